@@ -1,0 +1,109 @@
+import { foldedWords } from './foldText';
+
+export interface TrigramHit {
+  id: string;
+  /** Share of the query's trigrams found, plus 0.3 times the Jaccard similarity: 0…1.3. */
+  score: number;
+}
+
+/** Least share of the query's trigrams that a hit has. */
+const LEAST_COVERAGE = 0.5;
+const JACCARD_WEIGHT = 0.3;
+
+/** Trigrams of a word padded with two leading blanks and one trailing one, as PostgreSQL's pg_trgm does. */
+export function trigramsOf(words: readonly string[]): Set<string> {
+  const found = new Set<string>();
+  for (const word of words) {
+    const padded = `  ${word} `;
+    for (let at = 0; at + 3 <= padded.length; at++) found.add(padded.slice(at, at + 3));
+  }
+  return found;
+}
+
+/**
+ * A forgiving text index held in memory: typing errors, word order and endings matter little. Texts may be added,
+ * replaced and removed at any time; each costs in proportion to its own length.
+ */
+export class TrigramIndex {
+  private readonly postings = new Map<string, number[]>();
+  private readonly slotOf = new Map<string, number>();
+  private readonly idAt: (string | null)[] = [];
+  private readonly sizeAt: number[] = [];
+  private counts = new Uint16Array(64);
+
+  get size(): number {
+    return this.slotOf.size;
+  }
+
+  /** Adds a text or replaces the one with this id. Slots are never reused, so old postings simply lead nowhere. */
+  set(id: string, text: string): void {
+    this.delete(id);
+    const slot = this.idAt.length;
+    const trigrams = trigramsOf(foldedWords(text));
+    this.idAt.push(id);
+    this.sizeAt.push(trigrams.size);
+    this.slotOf.set(id, slot);
+    for (const trigram of trigrams) {
+      const posting = this.postings.get(trigram);
+      if (posting) posting.push(slot);
+      else this.postings.set(trigram, [slot]);
+    }
+    if (this.counts.length < this.idAt.length) this.counts = new Uint16Array(this.idAt.length * 2);
+  }
+
+  delete(id: string): void {
+    const slot = this.slotOf.get(id);
+    if (slot === undefined) return;
+    this.slotOf.delete(id);
+    this.idAt[slot] = null;
+  }
+
+  /**
+   * The best matches, best first.
+   * @param query as typed; a word of one or two letters matches the beginnings of words
+   * @param limit at most this many, 1 or more
+   */
+  search(query: string, limit: number): TrigramHit[] {
+    const trigrams = queryTrigrams(foldedWords(query));
+    if (trigrams.size === 0) return [];
+    const touched: number[] = [];
+    for (const trigram of trigrams) {
+      for (const slot of this.postings.get(trigram) ?? []) {
+        if (this.counts[slot]!++ === 0) touched.push(slot);
+      }
+    }
+    const hits: TrigramHit[] = [];
+    let floor = -1;
+    for (const slot of touched) {
+      const shared = this.counts[slot]!;
+      this.counts[slot] = 0;
+      const id = this.idAt[slot];
+      const coverage = shared / trigrams.size;
+      if (id === null || id === undefined || coverage < LEAST_COVERAGE) continue;
+      const score = coverage + (JACCARD_WEIGHT * shared) / (trigrams.size + this.sizeAt[slot]! - shared);
+      if (score <= floor) continue;
+      hits.push({ id, score });
+      if (hits.length >= limit * 4) floor = keepBest(hits, limit);
+    }
+    keepBest(hits, limit);
+    return hits;
+  }
+}
+
+/** While a word is being typed its end is unknown: the last word has no closing blank. */
+function queryTrigrams(words: readonly string[]): Set<string> {
+  const found = trigramsOf(words.slice(0, -1));
+  const last = words.at(-1);
+  if (last === undefined) return found;
+  const padded = `  ${last}`;
+  for (let at = 0; at + 3 <= padded.length; at++) found.add(padded.slice(at, at + 3));
+  return found;
+}
+
+/** Sorts best first, cuts at the limit and answers the score to beat (below every score while there is room). */
+function keepBest(hits: TrigramHit[], limit: number): number {
+  hits.sort((a, b) => b.score - a.score || (a.id < b.id ? -1 : 1));
+  if (hits.length < limit) return -1;
+  hits.length = limit;
+  return hits[limit - 1]!.score;
+}

@@ -1,0 +1,79 @@
+import { addDays as libAddDays, addMonths as libAddMonths, differenceInCalendarDays, lastDayOfMonth } from 'date-fns';
+import fc from 'fast-check';
+import { itemFields, lotFields } from '../household/sampleHome.test-support';
+import { addDays, addMonths, civilDate, daysBetween, daysInMonth, partsOf } from './civilDate';
+import { dueState, effectiveDue } from './dueDate';
+
+const anyDate = fc.record({
+  y: fc.integer({ min: 1950, max: 2150 }),
+  m: fc.integer({ min: 1, max: 12 }),
+  d: fc.integer({ min: 1, max: 28 }),
+});
+const local = (date: string): Date => {
+  const { year, month, day } = partsOf(date);
+  return new Date(year, month - 1, day, 12);
+};
+const iso = (date: Date): string => civilDate(date.getFullYear(), date.getMonth() + 1, date.getDate());
+
+describe('civil dates', () => {
+  // Outside check: date-fns does the same on its own local dates.
+  it('agrees with date-fns', () => {
+    fc.assert(
+      fc.property(
+        anyDate,
+        fc.integer({ min: -400, max: 400 }),
+        fc.integer({ min: -30, max: 30 }),
+        ({ y, m, d }, days, months) => {
+          const date = civilDate(y, m, d);
+          expect(addDays(date, days)).toBe(iso(libAddDays(local(date), days)));
+          expect(addMonths(date, months)).toBe(iso(libAddMonths(local(date), months)));
+          expect(daysInMonth(y, m)).toBe(lastDayOfMonth(local(date)).getDate());
+          expect(daysBetween(date, addDays(date, days))).toBe(
+            differenceInCalendarDays(local(addDays(date, days)), local(date)),
+          );
+        },
+      ),
+      { seed: 3, numRuns: 500 },
+    );
+  });
+
+  it('a day the month lacks becomes its last', () => {
+    expect(addMonths('2027-01-31', 1)).toBe('2027-02-28');
+    expect(() => partsOf('2027-02-30')).toThrow('not a date');
+  });
+});
+
+describe('the date that counts', () => {
+  const milk = itemFields({ openedDays: 4 });
+  it.each([
+    ['nothing known', {}, null],
+    ['printed', { expiresOn: '2027-01-31' }, { on: '2027-01-31', reason: 'best_before' }],
+    ['use by', { expiresOn: '2027-01-31', dateKind: 'use_by' as const }, { on: '2027-01-31', reason: 'use_by' }],
+    [
+      'opened, sooner than printed',
+      { expiresOn: '2027-01-31', openedOn: '2026-11-20' },
+      { on: '2026-11-24', reason: 'opened' },
+    ],
+    [
+      'opened, but printed sooner',
+      { expiresOn: '2026-11-22', openedOn: '2026-11-20' },
+      { on: '2026-11-22', reason: 'best_before' },
+    ],
+    [
+      'frozen: printed no longer counts',
+      { expiresOn: '2026-09-01', frozenOn: '2026-08-21' },
+      { on: '2026-11-21', reason: 'frozen' },
+    ],
+  ])('%s', (_, lot, due) => {
+    expect(effectiveDue(lotFields(lot), milk)).toEqual(due);
+  });
+
+  it.each([
+    ['2026-11-23', 'late'],
+    ['2026-11-24', 'soon'],
+    ['2026-12-08', 'soon'],
+    ['2026-12-09', 'later'],
+  ])('on 24 November, due %s is %s', (on, state) => {
+    expect(dueState({ on, reason: 'use_by' }, '2026-11-24')).toBe(state);
+  });
+});

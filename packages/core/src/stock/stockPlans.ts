@@ -1,0 +1,158 @@
+import type { Op } from '../household/command';
+import type { ItemRow, LotFields, LotRow } from '../household/entities';
+import type { CivilDate } from '../shelflife/civilDate';
+import { effectiveDue } from '../shelflife/dueDate';
+import type { LedgerEvent, LedgerEventKind } from './ledger';
+
+export interface PlanContext {
+  /** A fresh UUIDv7 at each call. */
+  newId: () => string;
+  /** Instant, ISO UTC. */
+  now: string;
+  today: CivilDate;
+}
+
+/** Why things leave the house without being used. */
+export const DISCARD_REASONS = ['expired', 'spoiled', 'broken', 'given_away', 'recycled', 'other'] as const;
+export type DiscardReason = (typeof DISCARD_REASONS)[number];
+
+const eventOp = (
+  context: PlanContext,
+  lotId: string,
+  kind: LedgerEventKind,
+  quantityThousandths: number,
+  reason: string | null = null,
+): Op => {
+  const event: LedgerEvent = {
+    id: context.newId(),
+    lotId,
+    kind,
+    quantityThousandths,
+    occurredAt: context.now,
+    reason,
+    voids: null,
+  };
+  return { op: 'event', event };
+};
+
+/** What is to be used first comes first: opened before closed, then by the date that counts, undated last. */
+export function oldestFirst(lots: readonly LotRow[], item: ItemRow): LotRow[] {
+  const key = (lot: LotRow): string => `${lot.openedOn === null ? 1 : 0}${effectiveDue(lot, item)?.on ?? '9999-99-99'}`;
+  return [...lots].sort((a, b) => key(a).localeCompare(key(b)) || (a.id < b.id ? -1 : 1));
+}
+
+/** Takes from the given lots, in their order; what goes beyond all of them is taken from the last (and asks for a count). */
+export function planTake(lots: readonly LotRow[], quantityThousandths: number, context: PlanContext): Op[] {
+  let left = quantityThousandths;
+  const ops: Op[] = [];
+  lots.forEach((lot, at) => {
+    const isLast = at === lots.length - 1;
+    const part = isLast ? left : Math.min(left, lot.quantityThousandths);
+    if (part > 0) ops.push(eventOp(context, lot.id, 'taken', part));
+    left -= part;
+  });
+  return ops;
+}
+
+/** Lots of the same item, dates, size and state in one nook are one lot. */
+export function sameLot(a: LotFields, b: LotFields): boolean {
+  return (
+    a.itemId === b.itemId &&
+    a.nookId === b.nookId &&
+    a.expiresOn === b.expiresOn &&
+    a.dateKind === b.dateKind &&
+    a.openedOn === b.openedOn &&
+    a.frozenOn === b.frozenOn &&
+    a.packSize?.amountThousandths === b.packSize?.amountThousandths &&
+    a.packSize?.unit === b.packSize?.unit
+  );
+}
+
+/** Puts an amount into a nook: onto the lot it belongs to, or as a new one. */
+export function planPutIn(
+  fields: LotFields,
+  quantityThousandths: number,
+  present: readonly LotRow[],
+  context: PlanContext,
+  kind: 'put_in' | 'moved_in' = 'put_in',
+): Op[] {
+  const twin = present.find((lot) => !lot.retired && sameLot(lot, fields));
+  if (twin) return [eventOp(context, twin.id, kind, quantityThousandths)];
+  const id = context.newId();
+  return [{ op: 'create', entity: 'lot', id, fields }, eventOp(context, id, kind, quantityThousandths)];
+}
+
+/** "There are n now": the new base for this lot. */
+export function planCount(lot: LotRow, quantityThousandths: number, context: PlanContext): Op[] {
+  return [eventOp(context, lot.id, 'counted', quantityThousandths)];
+}
+
+/** Out of the house, with the reason. */
+export function planDiscard(
+  lot: LotRow,
+  quantityThousandths: number,
+  reason: DiscardReason,
+  context: PlanContext,
+): Op[] {
+  return [eventOp(context, lot.id, 'discarded', quantityThousandths, reason)];
+}
+
+/** Moves an amount of a lot to another nook; quantity is conserved. */
+export function planMove(
+  lot: LotRow,
+  quantityThousandths: number,
+  toNookId: string,
+  presentThere: readonly LotRow[],
+  context: PlanContext,
+): Op[] {
+  if (toNookId === lot.nookId) return [];
+  const amount = Math.min(quantityThousandths, lot.quantityThousandths);
+  return amount <= 0 ? [] : planSplit(lot, amount, { nookId: toNookId }, presentThere, context);
+}
+
+/** Opens one of a lot (or all of a lot kept by measure): the opened one gets its own date from today. */
+export function planOpen(
+  lot: LotRow,
+  quantityThousandths: number,
+  presentHere: readonly LotRow[],
+  context: PlanContext,
+): Op[] {
+  return planSplit(
+    lot,
+    Math.min(quantityThousandths, lot.quantityThousandths),
+    { openedOn: context.today },
+    presentHere,
+    context,
+  );
+}
+
+/** Freezes an amount of a lot, into the nook given. */
+export function planFreeze(
+  lot: LotRow,
+  quantityThousandths: number,
+  toNookId: string,
+  presentThere: readonly LotRow[],
+  context: PlanContext,
+): Op[] {
+  const amount = Math.min(quantityThousandths, lot.quantityThousandths);
+  return planSplit(lot, amount, { frozenOn: context.today, nookId: toNookId }, presentThere, context);
+}
+
+function planSplit(
+  lot: LotRow,
+  amount: number,
+  change: Partial<LotFields>,
+  present: readonly LotRow[],
+  context: PlanContext,
+): Op[] {
+  if (amount <= 0) return [];
+  const fields: LotFields = { ...lotFieldsOf(lot), ...change };
+  const others = present.filter((other) => other.id !== lot.id);
+  return [eventOp(context, lot.id, 'moved_out', amount), ...planPutIn(fields, amount, others, context, 'moved_in')];
+}
+
+/** The fields of a lot without its id and balance. */
+export function lotFieldsOf(lot: LotRow): LotFields {
+  const { itemId, nookId, packSize, expiresOn, dateKind, openedOn, frozenOn, note } = lot;
+  return { itemId, nookId, packSize, expiresOn, dateKind, openedOn, frozenOn, note };
+}
