@@ -27,7 +27,7 @@ export class HouseholdState implements RowReader {
 
   /** Adds a row or replaces the one with its id. */
   put({ entity, row }: TaggedRow): void {
-    this.forget(entity, row.id);
+    this.unlink(entity, row.id);
     (this.tables[entity] as Map<string, AnyRow>).set(row.id, row);
     for (const parent of parentIds(entity, row)) {
       const children = this.contents.get(parent);
@@ -43,9 +43,13 @@ export class HouseholdState implements RowReader {
 
   /** Takes a row out altogether (not the same as a retired row, which stays as a tombstone). */
   forget(entity: EntityKind, id: string): void {
+    this.unlink(entity, id);
+    this.tables[entity].delete(id);
+  }
+
+  private unlink(entity: EntityKind, id: string): void {
     const row = this.tables[entity].get(id);
     if (!row) return;
-    this.tables[entity].delete(id);
     for (const parent of parentIds(entity, row)) this.contents.get(parent)?.delete(id);
     const code = codeOf(entity, row);
     if (code === null) return;

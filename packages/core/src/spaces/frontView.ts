@@ -48,6 +48,8 @@ const BIN_GAP = 120;
 const DOOR_GAP = 500;
 const DOOR_SHARE = 0.34;
 const LEAST_BIN = 300;
+/** Nothing smaller than 20 cm is drawn as a space; boards and gaps would fill it. */
+const LEAST_SPACE = 2000;
 
 /**
  * Lays a space out from the front, to scale. Missing measures are shared out evenly and marked `assumed`; bins without
@@ -66,8 +68,8 @@ export function layOutFront(
   const outer: Box = {
     x: 0,
     y: 0,
-    width: space.widthTenthMm ?? usual.width,
-    height: space.heightTenthMm ?? usual.height,
+    width: Math.max(LEAST_SPACE, space.widthTenthMm ?? usual.width),
+    height: Math.max(LEAST_SPACE, space.heightTenthMm ?? usual.height),
   };
   const post = Math.min(space.postWidthTenthMm ?? 250, outer.width / 8);
   const inner: Box = { x: post, y: post / 2, width: outer.width - 2 * post, height: outer.height - post };
@@ -147,7 +149,7 @@ function layOutChest(
   const total = floors.reduce((sum, shelf) => sum + (shelf.widthTenthMm ?? 0), 0);
   for (const shelf of floors) {
     const share = measured && total > 0 ? (inner.width * shelf.widthTenthMm!) / total : inner.width / floors.length;
-    const raised = Math.min(shelf.bottomTenthMm ?? 0, inner.height * 0.7);
+    const raised = Math.min(shelf.bottomTenthMm ?? 0, (inner.height - basketDepth) * 0.8);
     const top = inner.y + basketDepth;
     const clear: Box = { x, y: top, width: share, height: inner.y + inner.height - raised - top };
     drawn.push(drawShelf(shelf, clear, binsOf(shelf.id), !measured));
