@@ -2,6 +2,7 @@ export * from './household/entities';
 export * from './household/command';
 export { applyCommand, type Applied, type RowReader } from './household/applyCommand';
 export { invertCommand } from './household/invertCommand';
+export { describeCommand } from './household/describeCommand';
 export { HouseholdState } from './household/HouseholdState';
 export * from './stock/ledger';
 export * from './stock/quantity';

@@ -140,7 +140,7 @@ function layOutChest(
   const basketDepth = baskets.length === 0 ? 0 : inner.height * 0.32;
   const drawn = baskets.map((shelf, at) => {
     const share = inner.width / baskets.length;
-    const height = Math.min(shelf.heightTenthMm ?? basketDepth, basketDepth) - 200;
+    const height = Math.max(200, Math.min(shelf.heightTenthMm ?? basketDepth, basketDepth) - 200);
     const clear: Box = { x: inner.x + share * at + 80, y: inner.y + 120, width: share - 160, height };
     return drawShelf(shelf, clear, binsOf(shelf.id), shelf.heightTenthMm === null);
   });

@@ -1,0 +1,25 @@
+/** Every error that can leave the server: declared together, told apart by `code`. */
+export const PROBLEMS = {
+  bad_request: { status: 400, title: 'The request could not be read' },
+  not_signed_in: { status: 401, title: 'Please sign in' },
+  wrong_credentials: { status: 401, title: 'E-mail or password is not right' },
+  wrong_origin: { status: 403, title: 'The request came from another site' },
+  not_found: { status: 404, title: 'There is nothing here' },
+  email_taken: { status: 409, title: 'There is an account with this e-mail already' },
+  invitation_unusable: { status: 409, title: 'This invitation code cannot be used' },
+  demo_not_loaded: { status: 404, title: 'The demo home is not loaded here' },
+  too_large: { status: 413, title: 'The request is too large' },
+  too_many: { status: 429, title: 'Too many tries; wait a minute' },
+  internal: { status: 500, title: 'Something went wrong on the server' },
+} as const;
+
+export type ProblemCode = keyof typeof PROBLEMS;
+
+export class ProblemError extends Error {
+  constructor(
+    readonly code: ProblemCode,
+    readonly detail: string = PROBLEMS[code].title,
+  ) {
+    super(detail);
+  }
+}

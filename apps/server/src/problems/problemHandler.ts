@@ -1,0 +1,30 @@
+import type { Problem } from '@ours/contracts';
+import type { NextFunction, Request, Response } from 'express';
+import type { Logger } from 'pino';
+import { ProblemError, PROBLEMS, type ProblemCode } from './catalogue';
+
+/** Writes RFC 9457 problem documents; what it does not know becomes a 500 without details, and is logged. */
+export function problemHandler(log: Logger) {
+  return (error: unknown, _req: Request, res: Response, next: NextFunction): void => {
+    if (res.headersSent) return next(error);
+    const known = asProblem(error);
+    if (known.code === 'internal') log.error({ err: error }, 'unexpected error');
+    const { status, title } = PROBLEMS[known.code];
+    const body: Problem = {
+      type: `urn:every-nook:${known.code}`,
+      title,
+      status,
+      detail: known.detail,
+      code: known.code,
+    };
+    res.status(status).type('application/problem+json').send(JSON.stringify(body));
+  };
+}
+
+function asProblem(error: unknown): { code: ProblemCode; detail: string } {
+  if (error instanceof ProblemError) return error;
+  const type = (error as { type?: string } | null)?.type;
+  if (type === 'entity.too.large') return new ProblemError('too_large');
+  if (type === 'entity.parse.failed') return new ProblemError('bad_request', 'The body is not JSON.');
+  return new ProblemError('internal');
+}

@@ -1,0 +1,61 @@
+import Joi from 'joi';
+
+export const PASSWORD_LEAST = 10;
+
+export const signUpSchema = Joi.object<SignUp>({
+  name: Joi.string().trim().min(1).max(80).required().label('Your name'),
+  email: Joi.string().trim().email({ tlds: false }).max(200).required().label('E-mail'),
+  password: Joi.string().min(PASSWORD_LEAST).max(200).required().label('Password'),
+  householdName: Joi.string().trim().min(1).max(120).label('Name of the home'),
+  invitation: Joi.string().trim().max(40).label('Invitation code'),
+}).xor('householdName', 'invitation');
+
+export interface SignUp {
+  name: string;
+  email: string;
+  password: string;
+  householdName?: string;
+  invitation?: string;
+}
+
+export const signInSchema = Joi.object<SignIn>({
+  email: Joi.string().trim().max(200).required().label('E-mail'),
+  password: Joi.string().max(200).required().label('Password'),
+});
+
+export interface SignIn {
+  email: string;
+  password: string;
+}
+
+/** Who is signed in, and to which home. */
+export interface Me {
+  accountId: string;
+  name: string;
+  email: string;
+  householdId: string;
+  householdName: string;
+  isDemo: boolean;
+}
+
+export interface SessionView {
+  id: string;
+  device: string;
+  createdAt: string;
+  lastSeenAt: string;
+  current: boolean;
+}
+
+export interface InvitationView {
+  code: string;
+  expiresAt: string;
+}
+
+/** RFC 9457 problem document, with the code the app branches on. */
+export interface Problem {
+  type: string;
+  title: string;
+  status: number;
+  detail: string;
+  code: string;
+}
