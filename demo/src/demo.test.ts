@@ -1,0 +1,81 @@
+import { check, createSchema, uuid } from '@ours/contracts';
+import {
+  codeShape,
+  foldLedger,
+  HouseholdState,
+  layOutFront,
+  lotsDueSoon,
+  lowItems,
+  type LedgerEvent,
+  type LotRow,
+} from '@ours/core';
+import { buildDemoHome } from './buildDemoHome';
+
+const TODAY = '2026-11-24';
+const home = buildDemoHome(TODAY);
+const state = new HouseholdState();
+for (const row of home.rows) state.put(row);
+
+describe('the demo home', () => {
+  it('is the same to the last id for the same seed and day', () => {
+    expect(JSON.stringify(buildDemoHome(TODAY))).toBe(JSON.stringify(home));
+    expect(JSON.stringify(buildDemoHome(TODAY, 1))).not.toBe(JSON.stringify(home));
+  });
+
+  it('has the promised size', () => {
+    const present = state.all('lot').filter((lot) => lot.quantityThousandths > 0);
+    const counts = {
+      bins: state.all('bin').length,
+      items: state.all('item').length,
+      lots: present.length,
+      spaces: state.all('space').length,
+    };
+    expect(counts.spaces).toBe(10);
+    expect(counts.bins).toBeGreaterThan(55);
+    expect(counts.bins).toBeLessThan(95);
+    expect(counts.items).toBeGreaterThan(270);
+    expect(counts.items).toBeLessThan(400);
+    expect(counts.lots).toBeGreaterThan(330);
+    expect(counts.lots).toBeLessThan(700);
+    expect(home.events.length).toBeGreaterThan(4000);
+  });
+
+  it('lots hold exactly what their events add up to', () => {
+    const byLot = new Map<string, LedgerEvent[]>();
+    for (const event of home.events) byLot.set(event.lotId, [...(byLot.get(event.lotId) ?? []), event]);
+    for (const { entity, row } of home.rows) {
+      if (entity !== 'lot') continue;
+      const lot = row as LotRow;
+      expect(foldLedger(byLot.get(lot.id) ?? []).quantityThousandths).toBe(lot.quantityThousandths);
+      expect(lot.pleaseCount).toBe(false);
+    }
+  });
+
+  it('passes the same checks as what a person enters', () => {
+    for (const { entity, row } of home.rows) {
+      const { id, seq, retired, ...fields } = row as unknown as Record<string, unknown>;
+      const plain = Object.fromEntries(
+        Object.entries(fields).filter(
+          ([key]) => !(entity === 'lot' && /^(quantity|pleaseCount|countedAt|lastAt)/.test(key)),
+        ),
+      );
+      expect(check(createSchema(entity), plain)).toMatchObject({ ok: true });
+      expect(check(uuid, id)).toMatchObject({ ok: true });
+      expect([seq, typeof retired]).toEqual([0, 'boolean']);
+    }
+  });
+
+  it('no two codes look alike', () => {
+    const codes = [...state.all('space'), ...state.all('shelf'), ...state.all('bin')].map((row) => codeShape(row.code));
+    expect(new Set(codes).size).toBe(codes.length);
+  });
+
+  it('has things low, things ending and everything drawn to scale', () => {
+    expect(lowItems(state).length).toBeGreaterThan(8);
+    expect(lotsDueSoon(state, TODAY).length).toBeGreaterThan(8);
+    for (const space of state.all('space')) {
+      const view = layOutFront(space, state.shelvesOf(space.id), (id) => state.binsIn(id));
+      expect([space.name, view.assumed]).toEqual([space.name, false]);
+    }
+  });
+});
