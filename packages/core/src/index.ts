@@ -14,6 +14,7 @@ export * from './spaces/length';
 export * from './spaces/nookCode';
 export * from './spaces/placePath';
 export * from './spaces/frontView';
+export { nooksWithin, planMoveBin, planRetireNook, standingAt } from './spaces/relocate';
 export * from './shelflife/civilDate';
 export * from './shelflife/readDate';
 export * from './shelflife/dueDate';

@@ -11,7 +11,8 @@ export const PAGE_ROWS = 2000;
 
 /**
  * Everything that changed after `since`, whole commands only, in one snapshot. Where a table has more than a page,
- * the page ends at the last number that is complete in all of them.
+ * the page ends at the last number that is complete in all of them. A device that starts from nothing has no use for
+ * tombstones and gets none.
  */
 export function readChanges(db: Database, householdId: string, since: number): Promise<ChangePage> {
   return inScope(db, { householdId }, async (tx) => {
@@ -24,7 +25,7 @@ export function readChanges(db: Database, householdId: string, since: number): P
       const rows = await tx
         .select()
         .from(table as PgTable)
-        .where(and(eq(table.householdId, householdId), gt(table.seq, since)))
+        .where(and(eq(table.householdId, householdId), gt(table.seq, since), since === 0 ? eq(table.retired, false) : undefined))
         .orderBy(asc(table.seq))
         .limit(PAGE_ROWS + 1);
       found.push(...rows.map((row) => toTagged(entity, row)));

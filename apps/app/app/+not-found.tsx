@@ -1,0 +1,14 @@
+import { useRouter } from 'expo-router';
+import { YStack } from 'tamagui';
+import { Button } from '@/ui/Button';
+import { Title } from '@/ui/Words';
+
+export default function NotFound() {
+  const router = useRouter();
+  return (
+    <YStack flex={1} padding={24} gap={16} backgroundColor="$backgroundStrong">
+      <Title>There is no page here.</Title>
+      <Button kind="primary" label="To Find" onPress={() => router.replace('/')} />
+    </YStack>
+  );
+}

@@ -1,0 +1,37 @@
+import { QueryClient, QueryClientProvider } from '@tanstack/react-query';
+import { Slot } from 'expo-router';
+import { useEffect, useState } from 'react';
+import { Platform } from 'react-native';
+import { TamaguiProvider } from 'tamagui';
+import { SessionProvider } from '@/data/SessionProvider';
+import { Gate } from '@/features/household/Gate';
+import { useOurFonts } from '@/ui/Fonts';
+import { config } from '@/ui/tamagui.config';
+import { ThemeChoice } from '@/ui/ThemeChoice';
+import { ToastProvider } from '@/ui/Toasts';
+
+export default function Layout() {
+  const [queries] = useState(() => new QueryClient());
+  const ready = useOurFonts();
+  useEffect(() => {
+    if (Platform.OS === 'web' && 'serviceWorker' in navigator && process.env.NODE_ENV === 'production') {
+      void navigator.serviceWorker.register('/sw.js');
+    }
+  }, []);
+  if (!ready) return null;
+  return (
+    <TamaguiProvider config={config} defaultTheme="light">
+      <ThemeChoice>
+        <QueryClientProvider client={queries}>
+          <SessionProvider>
+            <ToastProvider>
+              <Gate>
+                <Slot />
+              </Gate>
+            </ToastProvider>
+          </SessionProvider>
+        </QueryClientProvider>
+      </ThemeChoice>
+    </TamaguiProvider>
+  );
+}

@@ -1,0 +1,3 @@
+import { HistoryScreen } from '@/features/household/HistoryScreen';
+
+export default HistoryScreen;

@@ -1,0 +1,3 @@
+import { HouseholdScreen } from '@/features/household/HouseholdScreen';
+
+export default HouseholdScreen;

@@ -1,0 +1,3 @@
+import { FindScreen } from '@/features/find/FindScreen';
+
+export default FindScreen;

@@ -1,0 +1,3 @@
+import { NookScreen } from '@/features/stock/NookScreen';
+
+export default NookScreen;

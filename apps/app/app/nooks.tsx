@@ -1,0 +1,3 @@
+import { NooksScreen } from '@/features/spaces/NooksScreen';
+
+export default NooksScreen;

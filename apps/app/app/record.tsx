@@ -1,0 +1,3 @@
+import { RecordScreen } from '@/features/record/RecordScreen';
+
+export default RecordScreen;

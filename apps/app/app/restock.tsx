@@ -1,0 +1,3 @@
+import { RestockScreen } from '@/features/restock/RestockScreen';
+
+export default RestockScreen;

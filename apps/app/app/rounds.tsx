@@ -1,0 +1,3 @@
+import { RoundsScreen } from '@/features/rounds/RoundsScreen';
+
+export default RoundsScreen;

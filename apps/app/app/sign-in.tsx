@@ -1,0 +1,3 @@
+import { SignInScreen } from '@/features/household/SignInScreen';
+
+export default SignInScreen;

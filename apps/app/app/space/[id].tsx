@@ -1,0 +1,3 @@
+import { SpaceScreen } from '@/features/spaces/SpaceScreen';
+
+export default SpaceScreen;

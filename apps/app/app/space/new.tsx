@@ -1,0 +1,3 @@
+import { NewSpaceScreen } from '@/features/spaces/NewSpaceScreen';
+
+export default NewSpaceScreen;

@@ -1,0 +1,3 @@
+import { WaitingScreen } from '@/features/sync/WaitingScreen';
+
+export default WaitingScreen;

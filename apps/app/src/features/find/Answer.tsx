@@ -1,0 +1,183 @@
+import {
+  foldedWords,
+  foldText,
+  oldestFirst,
+  placePath,
+  planTake,
+  type Found,
+  type ItemRow,
+  type LotRow,
+} from '@ours/core';
+import { useRouter } from 'expo-router';
+import { useState } from 'react';
+import { XStack, YStack, Text, useMedia } from 'tamagui';
+import { useHousehold } from '@/data/HouseholdProvider';
+import { planContext, useDo } from '@/data/useDo';
+import { today } from '@/data/today';
+import { Button } from '@/ui/Button';
+import { Plate } from '@/ui/Plate';
+import { useContentWidth } from '@/ui/useContentWidth';
+import { Small, Strong, Title } from '@/ui/Words';
+import { ItemDialog } from '../stock/ItemDialog';
+import { amountWords, dueWords, lotAmountWords, onHandWords } from '../stock/words';
+import { OpenDoorView } from '../spaces/OpenDoorView';
+import { namesWords, summaryWords } from '../spaces/words';
+import { useFront } from '../spaces/useFront';
+
+/** The answer to "where is it?": what, how many, until when, the way there, and the drawing with the bin lit. */
+export function Answer({ found, query }: { found: Found; query: string }) {
+  return found.kind === 'item' ? (
+    <ItemAnswer item={found.item} lots={found.lots} query={query} />
+  ) : (
+    <NookAnswer nookId={found.nookId} repaired={found.repaired} />
+  );
+}
+
+function ItemAnswer({ item, lots, query }: { item: ItemRow; lots: readonly LotRow[]; query: string }) {
+  const doIt = useDo();
+  const router = useRouter();
+  const [editing, setEditing] = useState(false);
+  const ordered = oldestFirst(lots, item);
+  const [at, setAt] = useState(0);
+  const places = [...new Set(ordered.map((lot) => lot.nookId))];
+  const nookId = places[Math.min(at, places.length - 1)];
+  const here = ordered.filter((lot) => lot.nookId === nookId);
+  const first = here[0];
+  const dates = first ? dueWords(first, item, today()) : '';
+  return (
+    <Card
+      nookId={nookId ?? null}
+      title={<Marked text={item.name} query={query} />}
+      sub={[onHandWords(lots, item), dates].filter(Boolean).join(' · ')}
+    >
+      {places.length > 1 ? (
+        <Small>
+          {here.map((lot) => lotAmountWords(lot, item)).join(' and ')} at this place, number{' '}
+          {Math.min(at, places.length - 1) + 1} of {places.length}.
+        </Small>
+      ) : null}
+      <XStack gap={8} flexWrap="wrap">
+        {first ? (
+          <Button
+            kind="primary"
+            label="Take one"
+            onPress={() => {
+              const one = Math.min(1000, first.quantityThousandths);
+              void doIt(
+                'stock_taken',
+                planTake(here, one, planContext()),
+                `Taken: ${amountWords(one, item.unit)} ${item.name}.`,
+              );
+            }}
+          />
+        ) : null}
+        {nookId ? <Button label="Look inside" onPress={() => router.push(`/nook/${nookId}`)} /> : null}
+        {places.length > 1 ? (
+          <Button label="Next place" onPress={() => setAt((now) => (now + 1) % places.length)} />
+        ) : null}
+        <Button label="About it" onPress={() => setEditing(true)} />
+      </XStack>
+      <ItemDialog itemId={editing ? item.id : null} onClose={() => setEditing(false)} />
+    </Card>
+  );
+}
+
+function NookAnswer({ nookId, repaired }: { nookId: string; repaired: boolean }) {
+  const router = useRouter();
+  const front = useFront(useHousehold(({ state }) => placePath(state, nookId)?.space?.id ?? null));
+  const path = useHousehold(({ state }) => placePath(state, nookId));
+  const kind = useHousehold(({ state }) => state.nook(nookId)?.kind);
+  const summary = front?.summaryOf(nookId);
+  const name = path?.bins.at(-1)?.name ?? path?.steps.at(-1) ?? '';
+  const sub = summary ? [summaryWords(summary), namesWords(summary.itemNames)].filter(Boolean).join(' · ') : '';
+  return (
+    <Card nookId={nookId} title={name} sub={sub}>
+      {repaired ? <Small>The code was read with one look-alike letter put right.</Small> : null}
+      <XStack gap={8} flexWrap="wrap">
+        <Button
+          kind="primary"
+          label={kind === 'space' ? 'Open the doors' : 'Look inside'}
+          onPress={() => router.push(kind === 'space' ? `/space/${nookId}` : `/nook/${nookId}`)}
+        />
+        <Button label="Record here" onPress={() => router.push(`/record?nook=${nookId}`)} />
+      </XStack>
+    </Card>
+  );
+}
+
+function Card({
+  nookId,
+  title,
+  sub,
+  children,
+}: {
+  nookId: string | null;
+  title: React.ReactNode;
+  sub: string;
+  children: React.ReactNode;
+}) {
+  const path = useHousehold(({ state }) => (nookId === null ? null : placePath(state, nookId)));
+  const litId = path?.bins[0]?.id ?? path?.shelf?.id ?? null;
+  const front = useFront(path?.space?.id ?? null);
+  const router = useRouter();
+  const { gtMd } = useMedia();
+  const content = useContentWidth();
+  const width = gtMd ? Math.min(620, content - 400 - 16 * 5 - 2) : content - 34;
+  return (
+    <YStack
+      testID="answer"
+      borderWidth={1}
+      borderColor="$borderColor"
+      borderRadius={14}
+      backgroundColor="$background"
+      overflow="hidden"
+    >
+      <YStack padding={14} gap={4}>
+        <XStack gap={10} alignItems="flex-start">
+          <YStack flex={1}>
+            <Title aria-level={2}>{title}</Title>
+            <Small fontSize={16} lineHeight={22}>
+              {sub}
+            </Small>
+          </YStack>
+          {path ? <Plate code={path.code} large /> : null}
+        </XStack>
+        {path ? <Strong testID="way">{path.steps.join(' › ')}</Strong> : <Small>It has no place now.</Small>}
+      </YStack>
+      {front ? (
+        <OpenDoorView
+          view={front.view}
+          width={width}
+          maxHeight={gtMd ? 460 : 300}
+          hereId={litId}
+          summaryOf={front.summaryOf}
+          onPressNook={(id) => router.push(`/nook/${id}`)}
+        />
+      ) : null}
+      <YStack padding={14} gap={10}>
+        {children}
+      </YStack>
+    </YStack>
+  );
+}
+
+/** The name with the part that was typed underlined. */
+function Marked({ text, query }: { text: string; query: string }) {
+  const typed = foldedWords(query);
+  return (
+    <>
+      {text.split(/(\s+)/).map((word, at) => {
+        const folded = foldText(word);
+        const hit =
+          folded !== '' && typed.some((one) => one.length > 1 && (folded.startsWith(one) || one.startsWith(folded)));
+        return hit ? (
+          <Text key={at} textDecorationLine="underline" textDecorationColor="$green">
+            {word}
+          </Text>
+        ) : (
+          word
+        );
+      })}
+    </>
+  );
+}

@@ -1,0 +1,240 @@
+import { lotsDueSoon, lowItems, type Found } from '@ours/core';
+import { useRouter } from 'expo-router';
+import { useEffect, useMemo, useRef, useState } from 'react';
+import { Platform, type TextInput } from 'react-native';
+import { useMedia, XStack, YStack } from 'tamagui';
+import { useHousehold, useHouseholdContext } from '@/data/HouseholdProvider';
+import { recentNooks } from '@/data/recent';
+import { today } from '@/data/today';
+import { Button } from '@/ui/Button';
+import { Field } from '@/ui/Field';
+import { Settings } from '@/ui/icons';
+import { ListHeading, ListRow } from '@/ui/ListRow';
+import { Mark } from '@/ui/Mark';
+import { Plate } from '@/ui/Plate';
+import { Screen } from '@/ui/Screen';
+import { useContentWidth } from '@/ui/useContentWidth';
+import { Heading, Small, Words } from '@/ui/Words';
+import { SpaceCard } from '../spaces/SpaceCard';
+import { dueWords, leftWords, lotAmountWords, amountWords } from '../stock/words';
+import { Answer } from './Answer';
+import { FoundRow } from './FoundRow';
+
+const SHOWN = 5;
+
+/** The opening screen: the field, what to use first, what runs out, where one was; answers at every keystroke. */
+export function FindScreen() {
+  const [query, setQuery] = useState('');
+  const [chosen, setChosen] = useState<string | null>(null);
+  const { me } = useHouseholdContext();
+  const router = useRouter();
+  const input = useRef<TextInput>(null);
+  const found = useHousehold(({ store }) => store.finder.find(query, 30));
+  const name = useHousehold(({ state }) => state.get('household', me.householdId)?.name ?? me.householdName);
+
+  useEffect(() => {
+    if (Platform.OS !== 'web') return;
+    const focus = (event: KeyboardEvent): void => {
+      if (event.key !== '/' || event.target instanceof HTMLInputElement || event.target instanceof HTMLTextAreaElement)
+        return;
+      event.preventDefault();
+      input.current?.focus();
+    };
+    document.addEventListener('keydown', focus);
+    return () => document.removeEventListener('keydown', focus);
+  }, []);
+
+  return (
+    <Screen
+      title={name}
+      right={
+        <Button
+          kind="quiet"
+          iconOnly
+          icon={Settings}
+          label="Home and people"
+          onPress={() => router.push('/household')}
+        />
+      }
+    >
+      <YStack paddingHorizontal={16} paddingBottom={8}>
+        <Field
+          ref={input}
+          label="What are you looking for?"
+          hideLabel
+          large
+          placeholder="What are you looking for?"
+          value={query}
+          onChangeText={(text) => {
+            setQuery(text);
+            setChosen(null);
+          }}
+          autoCapitalize="none"
+          autoCorrect={false}
+          inputMode="search"
+          clearButtonMode="while-editing"
+          testID="find"
+        />
+      </YStack>
+      {query.trim() === '' ? (
+        <Overview />
+      ) : (
+        <Results found={found} query={query} chosen={chosen} onChoose={setChosen} />
+      )}
+    </Screen>
+  );
+}
+
+const idOf = (one: Found): string => (one.kind === 'item' ? one.item.id : one.nookId);
+
+function Results({
+  found,
+  query,
+  chosen,
+  onChoose,
+}: {
+  found: readonly Found[];
+  query: string;
+  chosen: string | null;
+  onChoose: (id: string) => void;
+}) {
+  const { gtMd } = useMedia();
+  const first = found.find((one) => idOf(one) === chosen) ?? found[0];
+  if (!first) {
+    return (
+      <YStack padding={16} gap={6}>
+        <Heading>Nothing is called “{query.trim()}”.</Heading>
+        <Words color="$second">
+          Try another word for it, a #tag or the code on the bin. What you find under another name can get this one as a
+          second name.
+        </Words>
+      </YStack>
+    );
+  }
+  const rest = found.filter((one) => gtMd || one !== first);
+  const rows = (
+    <YStack borderTopWidth={1} borderColor="$borderColor">
+      {rest.map((one) => (
+        <FoundRow key={idOf(one)} found={one} selected={gtMd && one === first} onPress={() => onChoose(idOf(one))} />
+      ))}
+    </YStack>
+  );
+  if (gtMd) {
+    return (
+      <XStack alignItems="flex-start" gap={16} paddingHorizontal={16}>
+        <YStack width={400}>{rows}</YStack>
+        <YStack flex={1}>
+          <Answer key={idOf(first)} found={first} query={query} />
+        </YStack>
+      </XStack>
+    );
+  }
+  return (
+    <YStack gap={12}>
+      <YStack paddingHorizontal={16}>
+        <Answer key={idOf(first)} found={first} query={query} />
+      </YStack>
+      {rows}
+    </YStack>
+  );
+}
+
+function Overview() {
+  const day = today();
+  const router = useRouter();
+  const { due, low, spaces, hasItems } = useHousehold(({ state }) => ({
+    due: lotsDueSoon(state, day),
+    low: lowItems(state),
+    spaces: [
+      ...recentNooks().filter((id) => state.get('space', id)?.retired === false),
+      ...state.all('space').map((space) => space.id),
+    ],
+    hasItems: state.all('item').length > 0,
+  }));
+  const code = useHousehold(
+    ({ state }) =>
+      (id: string) =>
+        state.nook(id)?.row.code ?? '',
+  );
+  const shown = useMemo(() => [...new Set(spaces)].slice(0, 4), [spaces]);
+  const width = useContentWidth();
+  const columns = width >= 700 ? 4 : 2;
+  if (shown.length === 0) return <Start />;
+  return (
+    <YStack>
+      {due.length > 0 ? (
+        <>
+          <ListHeading title="Use first" remark={`${due.length} in two weeks`} />
+          {due.slice(0, SHOWN).map(({ lot, item, due: { on, reason } }) => (
+            <ListRow
+              key={lot.id}
+              title={`${item.name}, ${lotAmountWords(lot, item)}`}
+              detail={dueWords(lot, item, day)}
+              onPress={() => router.push(`/nook/${lot.nookId}`)}
+              right={
+                <>
+                  <Mark kind={on < day ? 'late' : 'soon'} label={leftWords({ on, reason }, day)} />
+                  <Plate code={code(lot.nookId)} />
+                </>
+              }
+            />
+          ))}
+        </>
+      ) : null}
+      {low.length > 0 ? (
+        <>
+          <ListHeading title="Running out" remark={`${low.length} low`} />
+          {low.slice(0, SHOWN).map(({ item, leftThousandths, lots }) => (
+            <ListRow
+              key={item.id}
+              title={item.name}
+              detail={leftThousandths === 0 ? 'none left' : `${amountWords(leftThousandths, item.unit)} left`}
+              onPress={() => router.push(lots[0] ? `/nook/${lots[0].nookId}` : '/restock')}
+              right={
+                <>
+                  <Mark kind="low" label={leftThousandths === 0 ? 'out' : 'low'} />
+                  {lots[0] ? <Plate code={code(lots[0].nookId)} /> : null}
+                </>
+              }
+            />
+          ))}
+        </>
+      ) : null}
+      {hasItems ? null : (
+        <YStack padding={16} gap={8}>
+          <Words>Nothing is recorded yet. Stand at a bin and say what is in it, line after line.</Words>
+          <Button kind="primary" label="Record what is there" onPress={() => router.push('/record')} />
+        </YStack>
+      )}
+      <Heading paddingHorizontal={16} paddingTop={18} paddingBottom={8}>
+        Where you were
+      </Heading>
+      <XStack paddingHorizontal={16} gap={12} flexWrap="wrap">
+        {shown.map((id) => (
+          <RecentSpace key={id} id={id} width={(width - 32 - 12 * (columns - 1)) / columns} />
+        ))}
+      </XStack>
+    </YStack>
+  );
+}
+
+function RecentSpace({ id, width }: { id: string; width: number }) {
+  const room = useHousehold(({ state }) => state.get('room', state.get('space', id)?.roomId ?? '')?.name ?? '');
+  return <SpaceCard spaceId={id} width={width} sub={room} />;
+}
+
+/** An empty home: says what to do first. */
+function Start() {
+  const router = useRouter();
+  return (
+    <YStack padding={16} gap={12}>
+      <Heading>Start with one cupboard.</Heading>
+      <Words>
+        Draw it with its shelves and bins, then say what is in each bin, line after line. After that, anything is found
+        from here.
+      </Words>
+      <Button kind="primary" label="Set up a cupboard" onPress={() => router.push('/space/new')} />
+      <Small>Measures can wait; without them it is drawn in even shares.</Small>
+    </YStack>
+  );
+}

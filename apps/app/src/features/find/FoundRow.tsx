@@ -1,0 +1,41 @@
+import { placePath, type Found } from '@ours/core';
+import { useHousehold } from '@/data/HouseholdProvider';
+import { today } from '@/data/today';
+import { ListRow } from '@/ui/ListRow';
+import { Mark } from '@/ui/Mark';
+import { Plate } from '@/ui/Plate';
+import { dueMark, onHandWords } from '../stock/words';
+
+/** One more answer, as a line. */
+export function FoundRow({ found, onPress, selected }: { found: Found; onPress: () => void; selected: boolean }) {
+  const nookId = found.kind === 'nook' ? found.nookId : found.lots[0]?.nookId;
+  const place = useHousehold(({ state }) => (nookId === undefined ? null : placePath(state, nookId)));
+  if (found.kind === 'nook') {
+    const name = place?.bins.at(-1)?.name ?? place?.steps.at(-1) ?? '';
+    return (
+      <ListRow
+        title={name}
+        detail={place?.steps.slice(0, -1).join(' › ')}
+        onPress={onPress}
+        selected={selected}
+        right={place ? <Plate code={place.code} /> : null}
+      />
+    );
+  }
+  const mark = found.lots.map((lot) => dueMark(lot, found.item, today())).find((one) => one !== null);
+  const where = place ? ` · ${place.steps.slice(0, 2).join(' › ')}` : '';
+  return (
+    <ListRow
+      title={found.item.name}
+      detail={`${onHandWords(found.lots, found.item)}${where}`}
+      onPress={onPress}
+      selected={selected}
+      right={
+        <>
+          {mark ? <Mark {...mark} /> : null}
+          {place ? <Plate code={place.code} /> : null}
+        </>
+      }
+    />
+  );
+}

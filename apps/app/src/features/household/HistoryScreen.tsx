@@ -1,0 +1,59 @@
+import type { HistoryEntry } from '@ours/contracts';
+import type { Op } from '@ours/core';
+import { useQuery, useQueryClient } from '@tanstack/react-query';
+import { v7 as uuidv7 } from 'uuid';
+import { api } from '@/data/api';
+import { useRun } from '@/data/HouseholdProvider';
+import { refusalWords } from '@/data/refusalWords';
+import { Button } from '@/ui/Button';
+import { ListRow } from '@/ui/ListRow';
+import { Screen } from '@/ui/Screen';
+import { useToast } from '@/ui/Toasts';
+import { Words } from '@/ui/Words';
+
+/** Voiding events need fresh ids each time they are sent. */
+const renewed = (ops: readonly Op[]): Op[] =>
+  ops.map((op) =>
+    op.op === 'event'
+      ? { op: 'event', event: { ...op.event, id: uuidv7(), occurredAt: new Date().toISOString() } }
+      : op,
+  );
+
+const said = (intent: string): string => intent.replace(/_/g, ' ');
+
+/** Who did what, when; each can be taken back. */
+export function HistoryScreen() {
+  const run = useRun();
+  const toast = useToast();
+  const queries = useQueryClient();
+  const { data, isPending, isError } = useQuery({
+    queryKey: ['history'],
+    queryFn: () => api<{ entries: HistoryEntry[] }>('GET', '/history'),
+    retry: 0,
+    refetchOnMount: 'always',
+  });
+  const takeBack = async (entry: HistoryEntry): Promise<void> => {
+    const outcome = await run('undone', renewed(entry.inverse.ops), entry.id);
+    toast(outcome.ok ? { text: 'Taken back.' } : { text: refusalWords(outcome.refusal), problem: true });
+    setTimeout(() => void queries.invalidateQueries({ queryKey: ['history'] }), 600);
+  };
+  return (
+    <Screen title="History" back="/household">
+      {isPending ? <Words padding={16}>Loading …</Words> : null}
+      {isError ? <Words padding={16}>The history is kept on the server and needs a signal.</Words> : null}
+      {data?.entries.length === 0 ? <Words padding={16}>Nothing has been done yet.</Words> : null}
+      {(data?.entries ?? []).map((entry) => (
+        <ListRow
+          key={entry.id}
+          title={entry.summary.length > 0 ? entry.summary.join('; ') : said(entry.intent)}
+          detail={`${said(entry.intent)} · ${entry.by} · ${new Date(entry.occurredAt).toLocaleString(undefined, { dateStyle: 'medium', timeStyle: 'short' })}${entry.undone ? ' · taken back' : ''}`}
+          right={
+            entry.undone || entry.inverse.ops.length === 0 ? null : (
+              <Button label="Take back" onPress={() => void takeBack(entry)} />
+            )
+          }
+        />
+      ))}
+    </Screen>
+  );
+}

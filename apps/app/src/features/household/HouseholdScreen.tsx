@@ -1,0 +1,164 @@
+import type { InvitationView, SessionView } from '@ours/contracts';
+import { formatLength, type HouseholdFields } from '@ours/core';
+import { useMutation, useQuery, useQueryClient } from '@tanstack/react-query';
+import { useRouter } from 'expo-router';
+import { useState } from 'react';
+import { XStack, YStack } from 'tamagui';
+import { api } from '@/data/api';
+import { useHousehold, useHouseholdContext } from '@/data/HouseholdProvider';
+import { useSession } from '@/data/SessionProvider';
+import { useDo } from '@/data/useDo';
+import { Button } from '@/ui/Button';
+import { Choices } from '@/ui/Choices';
+import { Field } from '@/ui/Field';
+import { ListHeading, ListRow } from '@/ui/ListRow';
+import { Screen } from '@/ui/Screen';
+import { useThemeChoice } from '@/ui/ThemeChoice';
+import { Mono, Small, Words } from '@/ui/Words';
+
+/** The home and its habits, the people, this account and its devices. */
+export function HouseholdScreen() {
+  const { me, store } = useHouseholdContext();
+  const { signOut } = useSession();
+  const router = useRouter();
+  const doIt = useDo();
+  const home = useHousehold(({ state }) => state.get('household', me.householdId));
+  const people = useHousehold(({ state }) => state.all('person'));
+  const waiting = useHousehold((snapshot) => snapshot.store.waiting.length + snapshot.store.refused.length);
+  const [sure, setSure] = useState(false);
+  const theme = useThemeChoice();
+  const change = (fields: Partial<HouseholdFields>, done: string): void =>
+    void doIt('household_changed', [{ op: 'change', entity: 'household', id: me.householdId, fields }], done);
+  const unit = home?.lengthUnit ?? 'metric';
+  return (
+    <Screen title={home?.name ?? me.householdName} back="/">
+      <YStack padding={16} gap={16}>
+        {home ? <HomeName key={home.name} name={home.name} onSave={(name) => change({ name }, 'Renamed.')} /> : null}
+        <Choices
+          label="Lengths"
+          choices={[
+            { value: 'metric', label: 'Centimetres' },
+            { value: 'inch', label: 'Inches' },
+          ]}
+          value={unit}
+          onChange={(lengthUnit) => change({ lengthUnit }, 'Saved.')}
+        />
+        <Choices
+          label="How is 3/4 read?"
+          wrap
+          choices={[
+            { value: 'dmy', label: '3 April' },
+            { value: 'mdy', label: 'March 4' },
+            { value: 'ask', label: 'Always ask' },
+          ]}
+          value={home?.dateOrder ?? (home ? 'ask' : 'dmy')}
+          onChange={(order) => change({ dateOrder: order === 'ask' ? null : order }, 'Saved.')}
+        />
+        <Choices
+          label="Light or dark"
+          choices={[
+            { value: 'system', label: 'As the device' },
+            { value: 'light', label: 'Light' },
+            { value: 'dark', label: 'Dark' },
+          ]}
+          value={theme.choice}
+          onChange={theme.choose}
+        />
+      </YStack>
+      <ListHeading title="People" remark={people.length === 0 ? 'nobody noted' : undefined} />
+      {people.map((person) => (
+        <ListRow
+          key={person.id}
+          title={person.name}
+          detail={[
+            person.ageYears === null ? person.role : `${person.role}, ${person.ageYears}`,
+            person.reachTenthMm === null ? '' : `reaches ${formatLength(person.reachTenthMm, unit)}`,
+            person.note,
+          ]
+            .filter(Boolean)
+            .join(' · ')}
+        />
+      ))}
+      <Invite />
+      <ListHeading title="History" />
+      <ListRow title="Who did what, when" detail="and take it back" onPress={() => router.push('/history')} />
+      <ListHeading title="Devices signed in" />
+      <Sessions />
+      <YStack padding={16} gap={10}>
+        <Small>
+          Signed in as {me.name}, {me.email}
+        </Small>
+        {sure && waiting > 0 ? (
+          <Words color="$late">{`${waiting} ${waiting === 1 ? 'change has' : 'changes have'} not been sent yet and would be lost on this device.`}</Words>
+        ) : null}
+        <Button
+          kind={sure ? 'danger' : 'plain'}
+          label={sure ? 'Sign out and lose them' : 'Sign out'}
+          onPress={() => {
+            if (waiting > 0 && !sure) return setSure(true);
+            store.close();
+            void signOut().then(() => router.replace('/sign-in'));
+          }}
+        />
+      </YStack>
+    </Screen>
+  );
+}
+
+function HomeName({ name, onSave }: { name: string; onSave: (name: string) => void }) {
+  const [text, setText] = useState(name);
+  const changed = text.trim() !== name && text.trim() !== '';
+  return (
+    <XStack gap={8} alignItems="flex-end">
+      <YStack flex={1}>
+        <Field label="Name of the home" value={text} onChangeText={setText} maxLength={120} />
+      </YStack>
+      {changed ? <Button label="Save" onPress={() => onSave(text.trim())} /> : null}
+    </XStack>
+  );
+}
+
+function Invite() {
+  const invite = useMutation({ mutationFn: () => api<InvitationView>('POST', '/invitations') });
+  return (
+    <YStack padding={16} gap={8}>
+      {invite.data ? (
+        <>
+          <Words>Give this code to the other adult. It works once, until {invite.data.expiresAt.slice(0, 10)}.</Words>
+          <Mono fontSize={24} lineHeight={32} fontWeight="700" testID="invitation">
+            {invite.data.code}
+          </Mono>
+        </>
+      ) : (
+        <Button label="Invite another adult" onPress={() => invite.mutate()} />
+      )}
+      {invite.isError ? <Words color="$late">The server cannot be reached; an invitation needs a signal.</Words> : null}
+    </YStack>
+  );
+}
+
+function Sessions() {
+  const queries = useQueryClient();
+  const { data, isError } = useQuery({
+    queryKey: ['sessions'],
+    queryFn: () => api<{ sessions: SessionView[] }>('GET', '/sessions'),
+    retry: 0,
+  });
+  const revoke = useMutation({
+    mutationFn: (id: string) => api('DELETE', `/sessions/${id}`),
+    onSuccess: () => queries.invalidateQueries({ queryKey: ['sessions'] }),
+  });
+  if (isError) return <Small padding={16}>The list needs a signal.</Small>;
+  return (
+    <>
+      {(data?.sessions ?? []).map((session) => (
+        <ListRow
+          key={session.id}
+          title={session.current ? 'This device' : session.device}
+          detail={`since ${session.createdAt.slice(0, 10)}${session.current ? `, ${session.device}` : `, last seen ${session.lastSeenAt.slice(0, 10)}`}`}
+          right={session.current ? null : <Button label="Sign it out" onPress={() => revoke.mutate(session.id)} />}
+        />
+      ))}
+    </>
+  );
+}

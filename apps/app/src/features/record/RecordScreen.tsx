@@ -1,0 +1,144 @@
+import { placePath, recordLine, type RecordedLine } from '@ours/core';
+import { useLocalSearchParams, useRouter } from 'expo-router';
+import { useEffect, useRef, useState } from 'react';
+import type { TextInput } from 'react-native';
+import { XStack, YStack } from 'tamagui';
+import { useHousehold, useHouseholdContext } from '@/data/HouseholdProvider';
+import { recentNooks, rememberNook } from '@/data/recent';
+import { today } from '@/data/today';
+import { Button } from '@/ui/Button';
+import { Dialog } from '@/ui/Dialog';
+import { Field } from '@/ui/Field';
+import { Plate } from '@/ui/Plate';
+import { Screen } from '@/ui/Screen';
+import { Small, Strong, Words } from '@/ui/Words';
+import { NookPicker } from '../spaces/NookPicker';
+import { JustNow, type SavedLine } from './JustNow';
+import { Proposals } from './Proposals';
+import { RecordCard } from './RecordCard';
+import { useSaveLine } from './useSaveLine';
+
+/** Line after line into one place: read back as a card, corrected, saved, on to the next. */
+export function RecordScreen() {
+  const params = useLocalSearchParams<{ nook?: string }>();
+  const router = useRouter();
+  const { me } = useHouseholdContext();
+  const [nookId, setNookId] = useState<string | null>(params.nook ?? null);
+  const [choosing, setChoosing] = useState(false);
+  const [text, setText] = useState('');
+  const [changes, setChanges] = useState<Partial<RecordedLine>>({});
+  const [saved, setSaved] = useState<SavedLine[]>([]);
+  const input = useRef<TextInput>(null);
+  const saveLine = useSaveLine();
+
+  useEffect(() => {
+    if (params.nook) setNookId(params.nook);
+  }, [params.nook]);
+  const order = useHousehold(({ state }) => {
+    const home = state.get('household', me.householdId);
+    return home ? home.dateOrder : 'dmy';
+  });
+  const read = recordLine(text, { order, today: today() });
+  const card: RecordedLine = { ...read, ...changes };
+  const place = useHousehold(({ state }) => {
+    const written = card.placeKey === null ? undefined : state.nookIdByCodeKey(card.placeKey);
+    const wanted =
+      written ??
+      nookId ??
+      recentNooks().find((id) => state.nook(id)?.kind === 'bin') ??
+      state.all('bin')[0]?.id ??
+      state.all('shelf')[0]?.id;
+    const path = wanted === undefined ? null : placePath(state, wanted);
+    return wanted === undefined || !path || state.nook(wanted)?.row.retired ? null : { id: wanted, path };
+  });
+
+  const write = (next: string): void => {
+    setText(next);
+    setChanges({});
+  };
+  const save = async (): Promise<void> => {
+    if (text.trim() === '' || place === null) return;
+    const done = await saveLine(card, place.id);
+    if (done === null) return;
+    rememberNook(place.id);
+    setNookId(place.id);
+    setSaved((before) => [done, ...before].slice(0, 30));
+    write('');
+    input.current?.focus();
+  };
+
+  if (place === null) {
+    return (
+      <Screen title="Record">
+        <YStack padding={16} gap={12}>
+          <Words>There is no place yet to record into. Set up a cupboard first; it takes a minute.</Words>
+          <Button kind="primary" label="Set up a cupboard" onPress={() => router.push('/space/new')} />
+        </YStack>
+      </Screen>
+    );
+  }
+  const name = place.path.bins.at(-1)?.name ?? place.path.steps.at(-1) ?? '';
+  return (
+    <Screen title="Record">
+      <XStack
+        paddingHorizontal={16}
+        paddingVertical={10}
+        gap={10}
+        alignItems="center"
+        backgroundColor="$background"
+        borderTopWidth={1}
+        borderBottomWidth={1}
+        borderColor="$borderColor"
+      >
+        <YStack flex={1} minWidth={0}>
+          <Small numberOfLines={1}>into {place.path.steps.slice(0, 2).join(' › ')}</Small>
+          <Strong numberOfLines={1}>{name}</Strong>
+        </YStack>
+        <Plate code={place.path.code} />
+        <Button label="Change" onPress={() => setChoosing(true)} />
+      </XStack>
+      <YStack padding={16} gap={12} maxWidth={640}>
+        <Field
+          ref={input}
+          label="What is it? One line, as you would say it"
+          large
+          placeholder="6 tins tomatoes 400 g exp 3/27"
+          value={text}
+          onChangeText={write}
+          onSubmitEditing={() => void save()}
+          submitBehavior="submit"
+          autoCapitalize="none"
+          autoCorrect={false}
+          testID="record-line"
+        />
+        {text.trim() === '' ? (
+          <Small>
+            Also: “-1 rice” takes one, “=5 candles” says there are five, “opened today”, “frozen”, “#tag”, “@
+            {place.path.code}”.
+          </Small>
+        ) : (
+          <>
+            <Proposals card={card} onPick={(item) => setChanges((now) => ({ ...now, name: item }))} />
+            <RecordCard
+              card={card}
+              nookId={place.id}
+              onChange={(next) => setChanges((now) => ({ ...now, ...next }))}
+              onSave={() => void save()}
+            />
+          </>
+        )}
+      </YStack>
+      <JustNow lines={saved} nookId={place.id} onFix={(line) => write(line)} />
+      <Dialog title="Which place?" open={choosing} onClose={() => setChoosing(false)}>
+        <NookPicker
+          label="A code or a name"
+          onPick={(id) => {
+            setNookId(id);
+            rememberNook(id);
+            setChoosing(false);
+          }}
+        />
+      </Dialog>
+    </Screen>
+  );
+}

@@ -1,0 +1,77 @@
+import { placePath, planMoveBin, summarizeNook } from '@ours/core';
+import { useRouter } from 'expo-router';
+import { useState } from 'react';
+import { XStack, YStack } from 'tamagui';
+import { useHousehold } from '@/data/HouseholdProvider';
+import { today } from '@/data/today';
+import { useDo } from '@/data/useDo';
+import { Button } from '@/ui/Button';
+import { Dialog } from '@/ui/Dialog';
+import { Plate } from '@/ui/Plate';
+import { Small, Strong } from '@/ui/Words';
+import { BinDialog } from './BinDialog';
+import { NookPicker } from './NookPicker';
+import { RemoveDialog } from './RemoveDialog';
+import { namesWords, summaryWords } from './words';
+
+type Open = 'move' | 'change' | 'remove' | null;
+
+/** The chosen nook under the drawing: what is in it and what one can do with it. */
+export function NookPanel({ nookId, onGone }: { nookId: string; onGone: () => void }) {
+  const router = useRouter();
+  const doIt = useDo();
+  const [open, setOpen] = useState<Open>(null);
+  const found = useHousehold(({ state }) => {
+    const nook = state.nook(nookId);
+    const path = placePath(state, nookId);
+    return nook && path ? { nook, path, summary: summarizeNook(state, nookId, today()), state } : null;
+  });
+  if (!found) return null;
+  const { nook, path, summary, state } = found;
+  const name = nook.row.name || (path.steps.at(-1) ?? '');
+  const bin = nook.kind === 'bin' ? nook.row : null;
+  return (
+    <YStack
+      testID="nook-panel"
+      padding={14}
+      gap={10}
+      borderTopWidth={2}
+      borderBottomWidth={1}
+      borderColor="$color"
+      backgroundColor="$background"
+    >
+      <XStack gap={12} alignItems="center">
+        <Plate code={path.code} large />
+        <YStack flex={1}>
+          <Strong>{name}</Strong>
+          <Small>{summaryWords(summary)}</Small>
+        </YStack>
+      </XStack>
+      {summary.itemNames.length > 0 ? <Small>{namesWords(summary.itemNames, 5)}</Small> : null}
+      <XStack gap={8} flexWrap="wrap">
+        <Button kind="primary" label="Look inside" onPress={() => router.push(`/nook/${nookId}`)} />
+        <Button label="Record here" onPress={() => router.push(`/record?nook=${nookId}`)} />
+        {bin ? <Button label="Move" onPress={() => setOpen('move')} /> : null}
+        {bin ? <Button label="Change" onPress={() => setOpen('change')} /> : null}
+        <Button label="Remove" onPress={() => setOpen('remove')} />
+      </XStack>
+      {bin ? (
+        <Dialog title={`Move ${name} with all that is in it`} open={open === 'move'} onClose={() => setOpen(null)}>
+          <NookPicker
+            label="Where to? A shelf, or a bin it stands in"
+            exclude={bin.id}
+            onPick={(toId, toName) => {
+              setOpen(null);
+              const ops = planMoveBin(state, bin, toId);
+              void doIt('bin_moved', ops, `Moved: ${name} to ${toName}. Its label stays ${bin.code}.`);
+            }}
+          />
+        </Dialog>
+      ) : null}
+      {bin && open === 'change' ? <BinDialog bin={bin} onClose={() => setOpen(null)} /> : null}
+      {open === 'remove' ? (
+        <RemoveDialog nookId={nookId} name={name} onClose={() => setOpen(null)} onGone={onGone} />
+      ) : null}
+    </YStack>
+  );
+}

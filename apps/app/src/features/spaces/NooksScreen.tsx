@@ -1,0 +1,45 @@
+import { useRouter } from 'expo-router';
+import { XStack, YStack } from 'tamagui';
+import { useHousehold } from '@/data/HouseholdProvider';
+import { Button } from '@/ui/Button';
+import { Plus } from '@/ui/icons';
+import { ListHeading } from '@/ui/ListRow';
+import { Screen } from '@/ui/Screen';
+import { useContentWidth } from '@/ui/useContentWidth';
+import { Words } from '@/ui/Words';
+import { SpaceCard } from './SpaceCard';
+import { SPACE_KIND_WORDS } from './words';
+
+/** Every space of the home, room by room. */
+export function NooksScreen() {
+  const router = useRouter();
+  const rooms = useHousehold(({ state }) =>
+    state
+      .all('room')
+      .sort((a, b) => a.sort - b.sort)
+      .map((room) => ({ room, spaces: state.spacesIn(room.id) })),
+  );
+  const width = useContentWidth();
+  const columns = width >= 900 ? 5 : width >= 600 ? 3 : 2;
+  const cardWidth = (width - 32 - 12 * (columns - 1)) / columns;
+  return (
+    <Screen title="Nooks" right={<Button icon={Plus} label="Space" onPress={() => router.push('/space/new')} />}>
+      {rooms.length === 0 ? (
+        <YStack padding={16} gap={12}>
+          <Words>There are no places yet. Start with one cupboard: its name, its room, how many shelves.</Words>
+          <Button kind="primary" label="Set up a cupboard" onPress={() => router.push('/space/new')} />
+        </YStack>
+      ) : null}
+      {rooms.map(({ room, spaces }) => (
+        <YStack key={room.id} gap={10}>
+          <ListHeading title={room.name} remark={spaces.length === 0 ? 'no spaces yet' : undefined} />
+          <XStack paddingHorizontal={16} gap={12} flexWrap="wrap">
+            {spaces.map((space) => (
+              <SpaceCard key={space.id} spaceId={space.id} width={cardWidth} sub={SPACE_KIND_WORDS[space.kind]} />
+            ))}
+          </XStack>
+        </YStack>
+      ))}
+    </Screen>
+  );
+}

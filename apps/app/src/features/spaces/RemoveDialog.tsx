@@ -1,0 +1,64 @@
+import { planRetireNook } from '@ours/core';
+import { XStack } from 'tamagui';
+import { useHousehold } from '@/data/HouseholdProvider';
+import { useDo } from '@/data/useDo';
+import { Button } from '@/ui/Button';
+import { Dialog } from '@/ui/Dialog';
+import { useToast } from '@/ui/Toasts';
+import { Words } from '@/ui/Words';
+import { NookPicker } from './NookPicker';
+
+/** Removing a place; when it holds anything, asks where that goes. Nothing in it is lost. */
+export function RemoveDialog({
+  nookId,
+  name,
+  onClose,
+  onGone,
+}: {
+  nookId: string;
+  name: string;
+  onClose: () => void;
+  onGone: () => void;
+}) {
+  const doIt = useDo();
+  const toast = useToast();
+  const { state, kind } = useHousehold((snapshot) => ({
+    state: snapshot.state,
+    kind: snapshot.state.nook(nookId)?.kind ?? 'bin',
+  }));
+  const emptyOps = planRetireNook(state, nookId, null);
+  const remove = (toId: string | null, toName: string): void => {
+    const ops = planRetireNook(state, nookId, toId);
+    if (!ops)
+      return toast({
+        text: `${toName} cannot take what is in ${name}; choose a shelf or a bin elsewhere.`,
+        problem: true,
+      });
+    onClose();
+    void doIt(
+      `${kind}_retired`,
+      ops,
+      toId === null ? `Removed: ${name}.` : `Removed: ${name}. What was in it is in ${toName} now.`,
+    ).then((refusal) => {
+      if (refusal === null) onGone();
+    });
+  };
+  return (
+    <Dialog title={`Remove ${name}`} open onClose={onClose}>
+      {emptyOps ? (
+        <>
+          <Words>It is empty. Its label can be thrown away; the code is free again.</Words>
+          <XStack gap={8}>
+            <Button grow kind="danger" label="Remove it" onPress={() => remove(null, '')} />
+            <Button grow label="Keep it" onPress={onClose} />
+          </XStack>
+        </>
+      ) : (
+        <>
+          <Words>It still holds things. Where do they go?</Words>
+          <NookPicker label="They go to" exclude={nookId} onPick={remove} />
+        </>
+      )}
+    </Dialog>
+  );
+}

@@ -1,0 +1,43 @@
+import { useRouter } from 'expo-router';
+import { YStack } from 'tamagui';
+import { Small, Strong } from '@/ui/Words';
+import { OpenDoorView } from './OpenDoorView';
+import { useFront } from './useFront';
+
+/** A space as a small picture to tap. */
+export function SpaceCard({ spaceId, width, sub }: { spaceId: string; width: number; sub?: string }) {
+  const router = useRouter();
+  const front = useFront(spaceId);
+  if (!front) return null;
+  const go = (): void => router.push(`/space/${spaceId}`);
+  return (
+    <YStack
+      role="link"
+      tabIndex={0}
+      aria-label={`${front.space.name}${sub ? `, ${sub}` : ''}`}
+      width={width}
+      padding={10}
+      gap={6}
+      borderWidth={1}
+      borderColor="$borderColor"
+      borderRadius={12}
+      backgroundColor="$background"
+      cursor="pointer"
+      pressStyle={{ backgroundColor: '$greenTint' }}
+      onPress={go}
+      onKeyDown={
+        ((event: KeyboardEvent) => {
+          if (event.key === 'Enter') go();
+        }) as never
+      }
+    >
+      <YStack alignItems="center" justifyContent="center" height={130}>
+        <OpenDoorView view={front.view} width={width - 22} maxHeight={130} names={false} summaryOf={front.summaryOf} />
+      </YStack>
+      <YStack>
+        <Strong numberOfLines={1}>{front.space.name}</Strong>
+        {sub ? <Small numberOfLines={1}>{sub}</Small> : null}
+      </YStack>
+    </YStack>
+  );
+}

@@ -1,0 +1,162 @@
+import {
+  codeShape,
+  codeTail,
+  describeShelf,
+  newBinCode,
+  newShelfCode,
+  SHELF_KINDS,
+  type BinFields,
+  type Op,
+  type ShelfKind,
+  type ShelfRow,
+} from '@ours/core';
+import { useRouter } from 'expo-router';
+import { useState } from 'react';
+import { XStack, YStack } from 'tamagui';
+import { v7 as uuidv7 } from 'uuid';
+import { useHousehold } from '@/data/HouseholdProvider';
+import { useDo } from '@/data/useDo';
+import { Button } from '@/ui/Button';
+import { Choices } from '@/ui/Choices';
+import { Field } from '@/ui/Field';
+import { Plus } from '@/ui/icons';
+import { Plate } from '@/ui/Plate';
+import { Small, Strong } from '@/ui/Words';
+import { RemoveDialog } from './RemoveDialog';
+import { ShelfDialog } from './ShelfDialog';
+import { SpaceDialog } from './SpaceDialog';
+import { SHELF_KIND_WORDS } from './words';
+
+/** Shelves and bins of a space, to be added, changed and removed. */
+export function SpaceEditor({ spaceId }: { spaceId: string }) {
+  const router = useRouter();
+  const doIt = useDo();
+  const [kind, setKind] = useState<ShelfKind>('shelf');
+  const [dialog, setDialog] = useState<
+    { kind: 'shelf'; shelf: ShelfRow } | { kind: 'remove'; id: string; name: string } | { kind: 'space' } | null
+  >(null);
+  const { space, shelves, inUse } = useHousehold(({ state }) => ({
+    space: state.get('space', spaceId),
+    shelves: state
+      .shelvesOf(spaceId)
+      .map((shelf) => ({ shelf, name: describeShelf(state, shelf), bins: state.binsIn(shelf.id) })),
+    inUse: state.codesInUse(),
+  }));
+  if (!space) return null;
+
+  const addShelf = (): void => {
+    const code = newShelfCode(space.code, inUse);
+    const sort = (shelves.at(-1)?.shelf.sort ?? -1) + 1;
+    const unmeasured = {
+      leftTenthMm: null,
+      bottomTenthMm: null,
+      widthTenthMm: null,
+      heightTenthMm: null,
+      depthTenthMm: null,
+    };
+    void doIt(
+      'shelf_added',
+      [{ op: 'create', entity: 'shelf', id: uuidv7(), fields: { spaceId, name: '', kind, code, sort, ...unmeasured } }],
+      `Added: ${SHELF_KIND_WORDS[kind].toLowerCase()} ${codeTail(code)}.`,
+    );
+  };
+  return (
+    <YStack padding={16} gap={14}>
+      {shelves.map(({ shelf, name, bins }) => (
+        <YStack
+          key={shelf.id}
+          gap={8}
+          padding={12}
+          borderWidth={1}
+          borderColor="$borderColor"
+          borderRadius={12}
+          backgroundColor="$background"
+        >
+          <XStack alignItems="center" gap={8}>
+            <Strong flex={1}>
+              {codeTail(shelf.code)} {name}
+            </Strong>
+            <Button kind="quiet" label="Change" onPress={() => setDialog({ kind: 'shelf', shelf })} />
+            <Button kind="quiet" label="Remove" onPress={() => setDialog({ kind: 'remove', id: shelf.id, name })} />
+          </XStack>
+          {bins.length > 0 ? <Small>{bins.map((bin) => `${codeTail(bin.code)} ${bin.name}`).join(', ')}</Small> : null}
+          <AddBins shelf={shelf} />
+        </YStack>
+      ))}
+      <Choices
+        label="Add at the bottom"
+        choices={SHELF_KINDS.map((value) => ({ value, label: SHELF_KIND_WORDS[value] }))}
+        value={kind}
+        onChange={setKind}
+      />
+      <Button icon={Plus} label={`Add a ${SHELF_KIND_WORDS[kind].toLowerCase()}`} onPress={addShelf} />
+      <XStack gap={8} alignItems="center">
+        <Plate code={space.code} />
+        <Button label="Name and measures" onPress={() => setDialog({ kind: 'space' })} />
+        <Button label="Remove" onPress={() => setDialog({ kind: 'remove', id: spaceId, name: space.name })} />
+      </XStack>
+      {dialog?.kind === 'shelf' ? <ShelfDialog shelf={dialog.shelf} onClose={() => setDialog(null)} /> : null}
+      {dialog?.kind === 'space' ? <SpaceDialog space={space} onClose={() => setDialog(null)} /> : null}
+      {dialog?.kind === 'remove' ? (
+        <RemoveDialog
+          nookId={dialog.id}
+          name={dialog.name}
+          onClose={() => setDialog(null)}
+          onGone={() => (dialog.id === spaceId ? router.replace('/nooks') : undefined)}
+        />
+      ) : null}
+    </YStack>
+  );
+}
+
+/** Bins by name, several at once with commas between. */
+function AddBins({ shelf }: { shelf: ShelfRow }) {
+  const doIt = useDo();
+  const [names, setNames] = useState('');
+  const { shapes, sort } = useHousehold(({ state }) => ({
+    shapes: state.codesInUse().shapes,
+    sort: (state.binsIn(shelf.id).at(-1)?.sort ?? -1) + 1,
+  }));
+  const wanted = names
+    .split(',')
+    .map((name) => name.trim())
+    .filter((name) => name !== '');
+  const add = (): void => {
+    if (wanted.length === 0) return;
+    const used = new Set(shapes);
+    const ops = wanted.map((name, at): Op => {
+      const code = newBinCode(shelf.code, { shapes: used });
+      used.add(codeShape(code));
+      const unmeasured = { leftTenthMm: null, widthTenthMm: null, heightTenthMm: null, depthTenthMm: null };
+      const fields: BinFields = {
+        shelfId: shelf.id,
+        parentBinId: null,
+        name: name.slice(0, 120),
+        look: 'closed',
+        hasLid: false,
+        code,
+        sort: sort + at,
+        tags: [],
+        ...unmeasured,
+      };
+      return { op: 'create', entity: 'bin', id: uuidv7(), fields };
+    });
+    setNames('');
+    void doIt('bin_added', ops, wanted.length === 1 ? `Added: bin ${wanted[0]}.` : `Added: ${wanted.length} bins.`);
+  };
+  return (
+    <XStack gap={8} alignItems="flex-end">
+      <YStack flex={1}>
+        <Field
+          label="New bins (comma between)"
+          placeholder="towels, sheets"
+          value={names}
+          onChangeText={setNames}
+          onSubmitEditing={add}
+          submitBehavior="submit"
+        />
+      </YStack>
+      <Button label="Add" disabled={wanted.length === 0} onPress={add} />
+    </XStack>
+  );
+}

@@ -1,0 +1,212 @@
+import { formatLength, type DrawnShelf, type NookSummary } from '@ours/core';
+import { useLocalSearchParams, useRouter } from 'expo-router';
+import { useEffect, useState } from 'react';
+import { ScrollView, useMedia, XStack, YStack } from 'tamagui';
+import { useHousehold, useHouseholdContext } from '@/data/HouseholdProvider';
+import { rememberNook } from '@/data/recent';
+import { Button } from '@/ui/Button';
+import { Choices } from '@/ui/Choices';
+import { Pencil, ZoomIn, ZoomOut } from '@/ui/icons';
+import { Screen } from '@/ui/Screen';
+import { useContentWidth } from '@/ui/useContentWidth';
+import { Small, Words } from '@/ui/Words';
+import { ChestPlan } from './ChestPlan';
+import { NookPanel } from './NookPanel';
+import { OpenDoorView } from './OpenDoorView';
+import { SpaceContents } from './SpaceContents';
+import { SpaceEditor } from './SpaceEditor';
+import { useFront, type Front } from './useFront';
+import { CAUTIONS, summaryWords } from './words';
+
+type Showing = 'names' | 'measures' | 'baskets' | 'bins';
+const ZOOMS = [1, 1.6, 2.4];
+
+/** A space with its doors open. */
+export function SpaceScreen() {
+  const { id } = useLocalSearchParams<{ id: string }>();
+  const front = useFront(id);
+  useEffect(() => {
+    if (id) rememberNook(id);
+  }, [id]);
+  if (!front) {
+    return (
+      <Screen title="Not here" back="/nooks">
+        <Words padding={16}>This place is not there, or no longer. Look for it under Nooks.</Words>
+      </Screen>
+    );
+  }
+  return <OpenSpace key={id} front={front} />;
+}
+
+function OpenSpace({ front }: { front: Front }) {
+  const { space, summaryOf } = front;
+  const router = useRouter();
+  const { gtMd } = useMedia();
+  const [selected, setSelected] = useState<string | null>(null);
+  const { edit } = useLocalSearchParams<{ edit?: string }>();
+  const [editing, setEditing] = useState(edit === '1');
+  const room = useHousehold(({ state }) => state.get('room', space.roomId)?.name ?? '');
+  const empty = front.view.shelves.length + front.view.doorShelves.length === 0;
+  const chosen = useHousehold(({ state }) =>
+    selected !== null && state.nook(selected)?.row.retired === false ? selected : null,
+  );
+  const select = (nookId: string): void => (nookId === selected ? router.push(`/nook/${nookId}`) : setSelected(nookId));
+  const drawing = <Drawing front={front} selected={chosen} onPress={select} />;
+  const caution = CAUTIONS[space.kind];
+  const side = (
+    <YStack gap={12}>
+      {chosen ? <NookPanel nookId={chosen} onGone={() => setSelected(null)} /> : null}
+      {editing || empty ? (
+        <SpaceEditor spaceId={space.id} />
+      ) : (
+        <SpaceContents spaceId={space.id} selected={chosen} onPick={setSelected} />
+      )}
+      {space.note ? <Words paddingHorizontal={16}>{space.note}</Words> : null}
+      {caution ? <Small paddingHorizontal={16}>{caution}</Small> : null}
+    </YStack>
+  );
+  return (
+    <Screen
+      title={space.name}
+      sub={room}
+      back="/nooks"
+      right={
+        <Button
+          icon={Pencil}
+          label={editing ? 'Done' : 'Change'}
+          selected={editing}
+          onPress={() => setEditing((now) => !now)}
+        />
+      }
+    >
+      <Small paddingHorizontal={16} paddingBottom={6}>
+        {space.code} · {summaryWords(wholeSummary(front))}
+        {space.locked ? ' · locked' : ''}
+      </Small>
+      {gtMd ? (
+        <XStack gap={16} alignItems="flex-start">
+          <YStack flex={1}>{drawing}</YStack>
+          <YStack width={390}>{side}</YStack>
+        </XStack>
+      ) : (
+        <YStack gap={12}>
+          {drawing}
+          {side}
+        </YStack>
+      )}
+    </Screen>
+  );
+}
+
+/** Everything in the space: on it, on its shelves and in their bins. */
+function wholeSummary({ space, view, summaryOf }: Front): NookSummary {
+  const parts = [
+    summaryOf(space.id),
+    ...[...view.shelves, ...view.doorShelves].map(({ shelf }) => summaryOf(shelf.id)),
+  ];
+  const sum = (key: 'lots' | 'late' | 'soon' | 'low' | 'pleaseCount'): number =>
+    parts.reduce((total, part) => total + part[key], 0);
+  return {
+    lots: sum('lots'),
+    late: sum('late'),
+    soon: sum('soon'),
+    low: sum('low'),
+    pleaseCount: sum('pleaseCount'),
+    itemNames: [],
+  };
+}
+
+function Drawing({
+  front,
+  selected,
+  onPress,
+}: {
+  front: Front;
+  selected: string | null;
+  onPress: (id: string) => void;
+}) {
+  const [showing, setShowing] = useState<Showing>('names');
+  const [zoom, setZoom] = useState(0);
+  const { me } = useHouseholdContext();
+  const unit = useHousehold(({ state }) => state.get('household', me.householdId)?.lengthUnit ?? 'metric');
+  const content = useContentWidth();
+  const { gtMd } = useMedia();
+  const width = gtMd ? content - 390 - 16 : content;
+  const factor = ZOOMS[zoom] ?? 1;
+  const isChest = front.space.kind === 'chest_freezer';
+  const layer =
+    showing === 'baskets'
+      ? (drawn: DrawnShelf) => drawn.shelf.kind === 'hanging_basket'
+      : showing === 'bins'
+        ? (drawn: DrawnShelf) => drawn.shelf.kind !== 'hanging_basket'
+        : undefined;
+  const choices: { value: Showing; label: string }[] = isChest
+    ? [
+        { value: 'names', label: 'All layers' },
+        { value: 'baskets', label: 'Baskets' },
+        { value: 'bins', label: 'Under them' },
+        { value: 'measures', label: 'Measures' },
+      ]
+    : [
+        { value: 'names', label: 'What is in' },
+        { value: 'measures', label: 'Measures' },
+      ];
+  const view = {
+    ...front.view,
+    shelves: front.view.shelves.filter((drawn) => showing !== 'bins' || layer === undefined || layer(drawn)),
+  };
+  return (
+    <YStack gap={6}>
+      <XStack paddingHorizontal={16} gap={8} alignItems="center">
+        <YStack flex={1} minWidth={0}>
+          <Choices label="What the drawing shows" hideLabel choices={choices} value={showing} onChange={setShowing} />
+        </YStack>
+        <Button
+          iconOnly
+          icon={zoom === ZOOMS.length - 1 ? ZoomOut : ZoomIn}
+          label={zoom === ZOOMS.length - 1 ? 'Whole drawing' : 'Larger drawing'}
+          onPress={() => setZoom((now) => (now + 1) % ZOOMS.length)}
+        />
+      </XStack>
+      <ScrollView horizontal showsHorizontalScrollIndicator={zoom > 0}>
+        <OpenDoorView
+          view={view}
+          width={Math.max(200, width - 8) * factor}
+          maxHeight={(gtMd ? 600 : 470) * factor}
+          selectedId={selected}
+          summaryOf={front.summaryOf}
+          onPressNook={onPress}
+          measures={showing === 'measures' ? unit : null}
+          {...(layer ? { layer } : {})}
+        />
+      </ScrollView>
+      {isChest && showing !== 'measures' ? (
+        <ChestPlan view={front.view} depthTenthMm={front.space.depthTenthMm} width={width} />
+      ) : null}
+      {front.view.assumed ? (
+        <Small paddingHorizontal={16}>Drawn in even shares where nothing was measured yet.</Small>
+      ) : null}
+      {showing === 'measures' ? <MeasureWords front={front} unit={unit} /> : null}
+    </YStack>
+  );
+}
+
+function MeasureWords({ front, unit }: { front: Front; unit: 'metric' | 'inch' }) {
+  const { widthTenthMm, heightTenthMm, depthTenthMm } = front.space;
+  const words = [
+    ['wide', widthTenthMm],
+    ['high', heightTenthMm],
+    ['deep', depthTenthMm],
+  ] as const;
+  const known = words
+    .filter(([, value]) => value !== null)
+    .map(([name, value]) => `${formatLength(value!, unit)} ${name}`);
+  const other = unit === 'metric' ? 'inch' : 'metric';
+  const inOther = words.filter(([, value]) => value !== null).map(([, value]) => formatLength(value!, other));
+  if (known.length === 0) return null;
+  return (
+    <Small paddingHorizontal={16}>
+      {known.join(' · ')} ({inOther.join(' × ')})
+    </Small>
+  );
+}

@@ -1,0 +1,196 @@
+import {
+  DISCARD_REASONS,
+  formatQuantity,
+  isMeasure,
+  planCount,
+  planDiscard,
+  planFreeze,
+  planMove,
+  planOpen,
+  planPutIn,
+  planTake,
+  lotFieldsOf,
+  readQuantity,
+  type DiscardReason,
+  type ItemRow,
+  type LotRow,
+  type Op,
+} from '@ours/core';
+import { useState } from 'react';
+import { XStack, YStack } from 'tamagui';
+import { useHousehold } from '@/data/HouseholdProvider';
+import { planContext, useDo } from '@/data/useDo';
+import { today } from '@/data/today';
+import { Button } from '@/ui/Button';
+import { Choices } from '@/ui/Choices';
+import { Dialog } from '@/ui/Dialog';
+import { Field } from '@/ui/Field';
+import { Small, Words } from '@/ui/Words';
+import { NookPicker } from '../spaces/NookPicker';
+import { amountWords, dueWords, lotAmountWords } from './words';
+
+const REASONS: Readonly<Record<DiscardReason, string>> = {
+  expired: 'past its date',
+  spoiled: 'spoiled',
+  broken: 'broken',
+  given_away: 'given away',
+  recycled: 'recycled',
+  other: 'other',
+};
+
+type Mode = 'choose' | 'move' | 'freeze' | 'discard';
+
+/** Everything that can be done with one lot; a number and one tap each. */
+export function LotDialog({ lotId, onClose }: { lotId: string | null; onClose: () => void }) {
+  const found = useHousehold(({ state }) => {
+    const lot = lotId === null ? undefined : state.get('lot', lotId);
+    const item = lot && state.get('item', lot.itemId);
+    return lot && item ? { lot, item, state } : null;
+  });
+  if (!found) return null;
+  return <OpenLot key={lotId} {...found} onClose={onClose} />;
+}
+
+type Props = {
+  lot: LotRow;
+  item: ItemRow;
+  state: Parameters<Parameters<typeof useHousehold>[0]>[0]['state'];
+  onClose: () => void;
+};
+
+function OpenLot({ lot, item, state, onClose }: Props) {
+  const doIt = useDo();
+  const [mode, setMode] = useState<Mode>('choose');
+  const measured = isMeasure(item.unit);
+  const [text, setText] = useState(formatQuantity(measured ? Math.min(lot.quantityThousandths, 1000) : 1000));
+  const amount = readQuantity(text);
+  const problem = amount === null ? `“${text}” is not an amount; write for example 2 or 0.5.` : undefined;
+  const present = (nookId: string): LotRow[] => state.lotsIn(nookId);
+
+  const act =
+    (intent: string, make: (amount: number) => Op[], done: (amount: number) => string, zeroAllowed = false) =>
+    () => {
+      if (amount === null || (amount === 0 && !zeroAllowed)) return;
+      onClose();
+      void doIt(intent, make(amount), done(amount));
+    };
+  const said = (quantity: number): string =>
+    `${amountWords(quantity, item.unit)} ${item.unit === 'piece' ? '× ' : ''}${item.name}`;
+  const detail = [lotAmountWords(lot, item), dueWords(lot, item, today())].filter(Boolean).join(' · ');
+
+  return (
+    <Dialog title={item.name} open onClose={onClose}>
+      <Words>{detail}</Words>
+      {lot.pleaseCount ? <Words color="$late">More was taken than was known to be here. Please count.</Words> : null}
+      <XStack gap={8} alignItems="flex-end">
+        <Button label="One less" onPress={() => setText(formatQuantity(Math.max(0, (amount ?? 1000) - 1000)))} />
+        <YStack flex={1}>
+          <Field
+            label={`How many${measured ? ` (${item.unit})` : ''}`}
+            value={text}
+            onChangeText={setText}
+            inputMode="decimal"
+            problem={problem}
+            selectTextOnFocus
+          />
+        </YStack>
+        <Button label="One more" onPress={() => setText(formatQuantity((amount ?? 0) + 1000))} />
+      </XStack>
+      {mode === 'choose' ? (
+        <YStack gap={8}>
+          <XStack gap={8}>
+            <Button
+              kind="primary"
+              grow
+              label={`Take ${text}`}
+              onPress={act(
+                'stock_taken',
+                (n) => planTake([lot], n, planContext()),
+                (n) => `Taken: ${said(n)}.`,
+              )}
+            />
+            <Button
+              grow
+              label={`Put in ${text}`}
+              onPress={act(
+                'stock_put_in',
+                (n) => planPutIn(lotFieldsOf(lot), n, present(lot.nookId), planContext()),
+                (n) => `Put in: ${said(n)}.`,
+              )}
+            />
+          </XStack>
+          <XStack gap={8}>
+            <Button
+              grow
+              label={`There are ${text} now`}
+              onPress={act(
+                'stock_counted',
+                (n) => planCount(lot, n, planContext()),
+                (n) => `Counted: ${said(n)}.`,
+                true,
+              )}
+            />
+            <Button
+              grow
+              label={lot.openedOn === null ? `Open ${measured ? 'it' : text}` : 'Open already'}
+              disabled={lot.openedOn !== null}
+              onPress={act(
+                'stock_opened',
+                (n) => planOpen(lot, measured ? lot.quantityThousandths : n, present(lot.nookId), planContext()),
+                () => `Opened: ${item.name}, from today.`,
+              )}
+            />
+          </XStack>
+          <XStack gap={8}>
+            <Button grow label="Move …" onPress={() => setMode('move')} />
+            <Button grow label="Freeze …" disabled={lot.frozenOn !== null} onPress={() => setMode('freeze')} />
+            <Button grow kind="danger" label="Throw out …" onPress={() => setMode('discard')} />
+          </XStack>
+        </YStack>
+      ) : null}
+      {mode === 'move' || mode === 'freeze' ? (
+        <NookPicker
+          label={mode === 'move' ? `Where do ${text} go?` : `Which freezer place do ${text} go to?`}
+          prefer={mode === 'freeze' ? 'freezer' : null}
+          exclude={mode === 'move' ? lot.nookId : null}
+          onPick={(nookId, name) =>
+            mode === 'move'
+              ? act(
+                  'stock_moved',
+                  (n) => planMove(lot, n, nookId, present(nookId), planContext()),
+                  (n) => `Moved: ${said(n)} to ${name}.`,
+                )()
+              : act(
+                  'stock_frozen',
+                  (n) => planFreeze(lot, n, nookId, present(nookId), planContext()),
+                  (n) => `Frozen today: ${said(n)} in ${name}.`,
+                )()
+          }
+        />
+      ) : null}
+      {mode === 'discard' ? (
+        <YStack gap={8}>
+          <Small>Medicines, chemicals and batteries go to a collection point, not into the bin or the drain.</Small>
+          <Choices
+            label="Why does it leave?"
+            wrap
+            choices={DISCARD_REASONS.map((value) => ({ value, label: REASONS[value] }))}
+            value={null}
+            onChange={(reason) =>
+              act(
+                'stock_discarded',
+                (n) => planDiscard(lot, n, reason, planContext()),
+                (n) => `Gone, ${REASONS[reason]}: ${said(n)}.`,
+              )()
+            }
+          />
+        </YStack>
+      ) : null}
+      <Button
+        kind="quiet"
+        label={mode === 'choose' ? 'Close' : 'Back'}
+        onPress={() => (mode === 'choose' ? onClose() : setMode('choose'))}
+      />
+    </Dialog>
+  );
+}

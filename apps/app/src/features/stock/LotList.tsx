@@ -1,0 +1,79 @@
+import { oldestFirst, planTake, type ItemRow, type LotRow } from '@ours/core';
+import { useState } from 'react';
+import { YStack } from 'tamagui';
+import { planContext, useDo } from '@/data/useDo';
+import { today } from '@/data/today';
+import { Button } from '@/ui/Button';
+import { ListRow } from '@/ui/ListRow';
+import { Mark } from '@/ui/Mark';
+import { Strong } from '@/ui/Words';
+import { LotDialog } from './LotDialog';
+import { amountWords, dueMark, dueWords, lotAmountWords } from './words';
+
+export interface ListedLot {
+  lot: LotRow;
+  item: ItemRow;
+  low: boolean;
+}
+
+/** Lots of a nook, what is to be used first on top; take one with a tap, everything else behind the name. */
+export function LotList({ lots }: { lots: readonly ListedLot[] }) {
+  const doIt = useDo();
+  const [open, setOpen] = useState<string | null>(null);
+  return (
+    <YStack>
+      {lots.map(({ lot, item, low }) => {
+        const mark = dueMark(lot, item, today());
+        const detail = [lotAmountWords(lot, item), dueWords(lot, item, today()), lot.note].filter(Boolean).join(' · ');
+        return (
+          <ListRow
+            key={lot.id}
+            title={item.name}
+            label={`${item.name}, ${detail}; more`}
+            detail={detail}
+            onPress={() => setOpen(lot.id)}
+            right={
+              <>
+                {lot.pleaseCount ? <Mark kind="late" label="count" /> : null}
+                {mark ? <Mark {...mark} /> : null}
+                {low ? <Mark kind="low" label="low" /> : null}
+                <Button
+                  label={`Take one ${item.name}`}
+                  icon={MinusOne}
+                  iconOnly
+                  disabled={lot.quantityThousandths === 0}
+                  onPress={() => {
+                    const one = Math.min(1000, lot.quantityThousandths);
+                    void doIt(
+                      'stock_taken',
+                      planTake([lot], one, planContext()),
+                      `Taken: ${amountWords(one, item.unit)} ${item.name}.`,
+                    );
+                  }}
+                />
+              </>
+            }
+          />
+        );
+      })}
+      <LotDialog lotId={open} onClose={() => setOpen(null)} />
+    </YStack>
+  );
+}
+
+const MinusOne = ({ color }: { color?: string }) => <Strong style={{ color: color ?? 'inherit' }}>−1</Strong>;
+
+/** Oldest first within an item, items by the date that counts, then by name. */
+export function inUseOrder(lots: readonly ListedLot[]): ListedLot[] {
+  const byItem = new Map<string, ListedLot[]>();
+  for (const one of lots) byItem.set(one.item.id, [...(byItem.get(one.item.id) ?? []), one]);
+  return [...byItem.values()]
+    .sort((a, b) => a[0]!.item.name.localeCompare(b[0]!.item.name))
+    .flatMap((group) => {
+      const order = oldestFirst(
+        group.map(({ lot }) => lot),
+        group[0]!.item,
+      ).map((lot) => lot.id);
+      return [...group].sort((a, b) => order.indexOf(a.lot.id) - order.indexOf(b.lot.id));
+    });
+}

@@ -1,0 +1,130 @@
+import { onHand, placePath, type HouseholdState } from '@ours/core';
+import { useLocalSearchParams, useRouter } from 'expo-router';
+import { useEffect, useState } from 'react';
+import { useMedia, XStack, YStack } from 'tamagui';
+import { useHousehold } from '@/data/HouseholdProvider';
+import { rememberNook } from '@/data/recent';
+import { Button } from '@/ui/Button';
+import { ListHeading, ListRow } from '@/ui/ListRow';
+import { Plate } from '@/ui/Plate';
+import { Screen } from '@/ui/Screen';
+import { useContentWidth } from '@/ui/useContentWidth';
+import { Small, Strong, Words } from '@/ui/Words';
+import { NookPanel } from '../spaces/NookPanel';
+import { OpenDoorView } from '../spaces/OpenDoorView';
+import { useFront } from '../spaces/useFront';
+import { CHEMICAL_CAUTION, namesWords } from '../spaces/words';
+import { inUseOrder, LotList, type ListedLot } from './LotList';
+
+function listLots(state: HouseholdState, nookId: string): ListedLot[] {
+  return state.lotsIn(nookId).flatMap((lot) => {
+    const item = state.get('item', lot.itemId);
+    if (!item) return [];
+    return [{ lot, item, low: item.lowAtThousandths !== null && onHand(state, item.id) <= item.lowAtThousandths }];
+  });
+}
+
+/** Inside one bin, shelf or space: what is there, how many, until when. */
+export function NookScreen() {
+  const { id } = useLocalSearchParams<{ id: string }>();
+  const router = useRouter();
+  const { gtMd } = useMedia();
+  const content = useContentWidth();
+  const [more, setMore] = useState(false);
+  const found = useHousehold(({ state }) => {
+    const nook = id ? state.nook(id) : undefined;
+    const path = id ? placePath(state, id) : null;
+    if (!nook || nook.row.retired || !path) return null;
+    return { nook, path, lots: inUseOrder(listLots(state, nook.row.id)), inner: state.binsIn(nook.row.id) };
+  });
+  const spaceId = found?.path.space?.id ?? null;
+  const front = useFront(spaceId);
+  useEffect(() => {
+    if (id) rememberNook(id);
+    if (spaceId) rememberNook(spaceId);
+  }, [id, spaceId]);
+
+  if (!found || !id) {
+    return (
+      <Screen title="Not here" back="/nooks">
+        <Words padding={16}>This place is not there, or no longer. Look for it under Nooks.</Words>
+      </Screen>
+    );
+  }
+  const { nook, path, lots, inner } = found;
+  const name = nook.row.name || (path.steps.at(-1) ?? '');
+  const chemical = lots.some(({ item }) => item.tags.includes('chemical'));
+  const litId = path.bins[0]?.id ?? path.shelf?.id ?? null;
+  const drawing = front ? (
+    <OpenDoorView
+      view={front.view}
+      width={gtMd ? 460 : content}
+      maxHeight={gtMd ? 420 : 190}
+      hereId={litId}
+      names={false}
+      summaryOf={front.summaryOf}
+      onPressNook={(to) => router.push(`/nook/${to}`)}
+    />
+  ) : null;
+  const list = (
+    <YStack>
+      <ListHeading
+        title={lots.length === 0 ? 'Nothing in it' : 'In it'}
+        remark={lots.length === 0 ? undefined : 'oldest first'}
+      />
+      {lots.length === 0 ? (
+        <Words padding={16}>
+          {inner.length > 0 ? 'Everything is in the bins inside it.' : 'Record what is there, line after line.'}
+        </Words>
+      ) : (
+        <LotList lots={lots} />
+      )}
+      {inner.length > 0 ? (
+        <>
+          <ListHeading title={nook.kind === 'bin' ? 'Bins inside it' : 'Bins on it'} />
+          {inner.map((bin) => (
+            <ListRow
+              key={bin.id}
+              title={bin.name}
+              detail={namesWords(front?.summaryOf(bin.id).itemNames ?? [])}
+              onPress={() => router.push(`/nook/${bin.id}`)}
+              right={<Plate code={bin.code} />}
+            />
+          ))}
+        </>
+      ) : null}
+      {chemical ? (
+        <Small padding={16} color="$late">
+          {CHEMICAL_CAUTION}
+        </Small>
+      ) : null}
+    </YStack>
+  );
+  return (
+    <Screen title={name} back={spaceId ? `/space/${spaceId}` : '/nooks'}>
+      <XStack paddingHorizontal={16} paddingBottom={8} gap={10} alignItems="center">
+        <Plate code={nook.row.code} large />
+        <Strong flex={1} fontSize={15} lineHeight={20}>
+          {path.steps.slice(0, nook.kind === 'bin' ? 3 : 2).join(' › ')}
+        </Strong>
+      </XStack>
+      <XStack paddingHorizontal={16} paddingBottom={10} gap={8}>
+        <Button kind="primary" grow label="Record here" onPress={() => router.push(`/record?nook=${id}`)} />
+        {spaceId ? <Button label="Doors" onPress={() => router.push(`/space/${spaceId}`)} /> : null}
+        <Button label={more ? 'Less' : 'More'} selected={more} onPress={() => setMore((now) => !now)} />
+      </XStack>
+      {more ? <NookPanel nookId={id} onGone={() => router.replace(spaceId ? `/space/${spaceId}` : '/nooks')} /> : null}
+      {gtMd ? (
+        <XStack alignItems="flex-start" gap={16}>
+          <YStack flex={1}>{list}</YStack>
+          <YStack width={460}>{drawing}</YStack>
+        </XStack>
+      ) : (
+        <YStack>
+          {drawing}
+          {list}
+        </YStack>
+      )}
+    </Screen>
+  );
+}

@@ -1,0 +1,83 @@
+import {
+  daysBetween,
+  dueState,
+  effectiveDue,
+  formatQuantity,
+  isMeasure,
+  pluralUnit,
+  type CivilDate,
+  type Due,
+  type ItemRow,
+  type LotRow,
+  type PackSize,
+} from '@ours/core';
+import type { MarkKind } from '@/ui/Mark';
+
+const MONTHS = ['Jan', 'Feb', 'Mar', 'Apr', 'May', 'Jun', 'Jul', 'Aug', 'Sep', 'Oct', 'Nov', 'Dec'];
+
+/** `31 Mar 2027`, without the year when it is this one. */
+export function dateWords(date: CivilDate, today: CivilDate): string {
+  const [year, month, day] = date.split('-').map(Number) as [number, number, number];
+  const short = `${day} ${MONTHS[month - 1]}`;
+  return year === Number(today.slice(0, 4)) ? short : `${short} ${year}`;
+}
+
+export function amountWords(quantityThousandths: number, unit: string): string {
+  const number = formatQuantity(quantityThousandths);
+  return unit === 'piece' ? number : `${number} ${pluralUnit(unit, quantityThousandths)}`;
+}
+
+export const sizeWords = (size: PackSize): string => `${formatQuantity(size.amountThousandths)} ${size.unit}`;
+
+/** `6 tins of 400 g`, `2 kg`, `3`. */
+export function lotAmountWords(lot: LotRow, item: ItemRow): string {
+  const amount = amountWords(lot.quantityThousandths, item.unit);
+  if (lot.packSize === null || isMeasure(item.unit)) return amount;
+  return `${amount} of ${sizeWords(lot.packSize)}`;
+}
+
+const REASON: Readonly<Record<Due['reason'], string>> = {
+  use_by: 'use by',
+  best_before: 'best before',
+  opened: 'use by',
+  frozen: 'best until',
+};
+
+/** `best before 31 Mar 2027`, `opened Sun, use by 26 Nov`. */
+export function dueWords(lot: LotRow, item: ItemRow, today: CivilDate): string {
+  const due = effectiveDue(lot, item);
+  const parts: string[] = [];
+  if (lot.frozenOn !== null) parts.push(`frozen ${dateWords(lot.frozenOn, today)}`);
+  if (lot.openedOn !== null) parts.push(`opened ${dateWords(lot.openedOn, today)}`);
+  if (due) parts.push(`${REASON[due.reason]} ${dateWords(due.on, today)}`);
+  return parts.join(', ');
+}
+
+/** How long there is, short enough for a mark: `1 day`, `6 days`, `5 wk`, `late 3 days`. */
+export function leftWords(due: Due, today: CivilDate): string {
+  const left = daysBetween(today, due.on);
+  if (left < 0) return `${span(-left)} late`;
+  return left === 0 ? 'today' : span(left);
+}
+
+function span(days: number): string {
+  if (days === 1) return '1 day';
+  if (days <= 20) return `${days} days`;
+  if (days <= 90) return `${Math.round(days / 7)} wk`;
+  return `${Math.round(days / 30.4)} mo`;
+}
+
+export function dueMark(lot: LotRow, item: ItemRow, today: CivilDate): { kind: MarkKind; label: string } | null {
+  const due = effectiveDue(lot, item);
+  if (!due) return null;
+  const state = dueState(due, today);
+  return state === 'later' ? null : { kind: state, label: leftWords(due, today) };
+}
+
+/** How much there is in all: `24 here`, `12 in 3 places`, `none left`. */
+export function onHandWords(lots: readonly LotRow[], item: ItemRow): string {
+  const sum = lots.reduce((total, lot) => total + lot.quantityThousandths, 0);
+  if (sum === 0) return lots.some((lot) => lot.pleaseCount) ? 'please count' : 'none left';
+  const places = new Set(lots.map((lot) => lot.nookId)).size;
+  return `${amountWords(sum, item.unit)}${places > 1 ? ` in ${places} places` : ''}`;
+}

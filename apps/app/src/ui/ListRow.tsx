@@ -1,0 +1,79 @@
+import type { ReactNode } from 'react';
+import { XStack, YStack } from 'tamagui';
+import { Small, Strong } from './Words';
+
+/** A line of a list: a name, what is to be said about it, and marks at the right. */
+export function ListRow({
+  title,
+  detail,
+  right,
+  onPress,
+  label,
+  selected = false,
+}: {
+  title: ReactNode;
+  detail?: string | undefined;
+  right?: ReactNode;
+  onPress?: () => void;
+  label?: string;
+  selected?: boolean;
+}) {
+  const pressable = onPress
+    ? {
+        role: 'button' as const,
+        tabIndex: 0 as const,
+        cursor: 'pointer' as const,
+        onPress,
+        pressStyle: { backgroundColor: '$greenTint' as const },
+        onKeyDown: ((event: KeyboardEvent) => {
+          if (event.key === 'Enter') onPress();
+        }) as never,
+        ...(label === undefined ? {} : { 'aria-label': label }),
+      }
+    : {};
+  return (
+    <XStack
+      {...pressable}
+      minHeight={60}
+      paddingVertical={9}
+      paddingHorizontal={16}
+      gap={10}
+      alignItems="center"
+      backgroundColor={selected ? '$greenTint' : '$background'}
+      borderBottomWidth={1}
+      borderColor="$borderColor"
+    >
+      <YStack flex={1} minWidth={0}>
+        <Strong numberOfLines={2}>{title}</Strong>
+        {detail ? <Small numberOfLines={2}>{detail}</Small> : null}
+      </YStack>
+      <XStack gap={8} alignItems="center" flexShrink={0}>
+        {right}
+      </XStack>
+    </XStack>
+  );
+}
+
+/** The heading over a list, with a quiet remark at the right. */
+export function ListHeading({ title, remark }: { title: string; remark?: string | undefined }) {
+  return (
+    <XStack
+      paddingHorizontal={16}
+      paddingTop={16}
+      paddingBottom={8}
+      justifyContent="space-between"
+      alignItems="baseline"
+      borderBottomWidth={1}
+      borderColor="$borderColor"
+    >
+      <Strong role="heading" aria-level={2} fontWeight="700">
+        {title}
+      </Strong>
+      {remark ? (
+        <Small fontWeight="600" color="$second">
+          {remark}
+        </Small>
+      ) : null}
+    </XStack>
+  );
+}

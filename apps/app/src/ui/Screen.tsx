@@ -1,0 +1,71 @@
+import { ChevronLeft } from '@/ui/icons';
+import { useRouter } from 'expo-router';
+import type { ReactNode } from 'react';
+import { ScrollView, XStack, YStack } from 'tamagui';
+import { Button } from './Button';
+import { SyncState } from './SyncState';
+import { Small, Title } from './Words';
+
+/** A page: its name, what belongs to it at the right, and the content that scrolls under it. */
+export function Screen({
+  title,
+  sub,
+  right,
+  back,
+  children,
+  scroll = true,
+  sync = true,
+}: {
+  title: string;
+  sub?: string | undefined;
+  right?: ReactNode;
+  /** Where "back" leads when there is no way back in history. */
+  back?: string;
+  children: ReactNode;
+  scroll?: boolean;
+  sync?: boolean;
+}) {
+  const router = useRouter();
+  const body = (
+    <YStack paddingBottom={120} width="100%" maxWidth={1100} alignSelf="center">
+      {children}
+    </YStack>
+  );
+  return (
+    <YStack flex={1} backgroundColor="$backgroundStrong" render="main">
+      <XStack
+        minHeight={64}
+        paddingHorizontal={16}
+        paddingVertical={8}
+        gap={10}
+        alignItems="center"
+        width="100%"
+        maxWidth={1100}
+        alignSelf="center"
+      >
+        {back === undefined ? null : (
+          <Button
+            kind="quiet"
+            icon={ChevronLeft}
+            iconOnly
+            label="Back"
+            onPress={() => (router.canGoBack() ? router.back() : router.replace(back as never))}
+          />
+        )}
+        <XStack flex={1} minWidth={0} gap={8} alignItems="baseline" flexWrap="wrap">
+          <Title numberOfLines={2}>{title}</Title>
+          {sub ? <Small fontSize={16}>{sub}</Small> : null}
+        </XStack>
+        {right}
+        {sync ? <SyncState /> : null}
+      </XStack>
+      {scroll ? (
+        <ScrollView flex={1} keyboardShouldPersistTaps="handled">
+          {body}
+        </ScrollView>
+      ) : (
+        children
+      )}
+    </YStack>
+  );
+}

@@ -1,0 +1,75 @@
+import { createContext, useCallback, useContext, useEffect, useRef, useState, type ReactNode } from 'react';
+import { XStack } from 'tamagui';
+import { Button } from './Button';
+import { Strong } from './Words';
+
+interface Toast {
+  text: string;
+  undo?: () => void;
+  problem?: boolean;
+}
+
+const ToastContext = createContext<(toast: Toast) => void>(() => undefined);
+const SHOWN_MS = 9000;
+
+/** One line at the bottom that says what was done and offers to take it back. */
+export function ToastProvider({ children }: { children: ReactNode }) {
+  const [toast, setToast] = useState<Toast | null>(null);
+  const timer = useRef<ReturnType<typeof setTimeout>>(undefined);
+  const show = useCallback((next: Toast) => {
+    clearTimeout(timer.current);
+    setToast(next);
+    timer.current = setTimeout(() => setToast(null), SHOWN_MS);
+  }, []);
+  useEffect(() => () => clearTimeout(timer.current), []);
+  const undo = toast?.undo;
+  return (
+    <ToastContext.Provider value={show}>
+      {children}
+      <XStack
+        position="absolute"
+        left={0}
+        right={0}
+        bottom={92}
+        justifyContent="center"
+        paddingHorizontal={12}
+        pointerEvents="box-none"
+        zIndex={300}
+        role="status"
+        aria-live="polite"
+      >
+        {toast ? (
+          <XStack
+            maxWidth={560}
+            width="100%"
+            alignItems="center"
+            gap={8}
+            paddingLeft={16}
+            paddingRight={6}
+            minHeight={56}
+            borderRadius={12}
+            borderWidth={2}
+            borderColor={toast.problem ? '$late' : '$color'}
+            backgroundColor="$background"
+          >
+            <Strong flex={1} fontSize={15} paddingVertical={8}>
+              {toast.text}
+            </Strong>
+            {undo ? (
+              <Button
+                kind="quiet"
+                label="Undo"
+                onPress={() => {
+                  setToast(null);
+                  undo();
+                }}
+              />
+            ) : null}
+          </XStack>
+        ) : null}
+      </XStack>
+    </ToastContext.Provider>
+  );
+}
+
+export const useToast = (): ((toast: Toast) => void) => useContext(ToastContext);

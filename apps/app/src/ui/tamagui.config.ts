@@ -1,0 +1,70 @@
+import { createAnimations } from '@tamagui/animations-css';
+import { createFont, createTamagui, createTokens } from 'tamagui';
+import { DARK, LIGHT, type Palette } from './palette';
+
+export const SANS = 'AtkinsonHyperlegibleNext';
+export const MONO = 'AtkinsonHyperlegibleMono';
+
+const space = { 0: 0, 1: 4, 2: 8, 3: 12, 4: 16, true: 16, 5: 20, 6: 24, 8: 32, 10: 40 } as const;
+const size = { 0: 0, 1: 20, 2: 28, 3: 36, 4: 44, true: 44, 5: 52, 6: 64, 8: 80 } as const;
+const tokens = createTokens({
+  color: { here: LIGHT.here },
+  space,
+  size,
+  radius: { 0: 0, 1: 4, 2: 6, 3: 10, true: 10, 4: 14, 5: 20 },
+  zIndex: { 0: 0, 1: 100, 2: 200 },
+});
+
+const sizes = { 1: 13, 2: 14, 3: 15, 4: 16, true: 16, 5: 18, 6: 20, 7: 24, 8: 30 } as const;
+const lines = { 1: 18, 2: 19, 3: 20, 4: 22, true: 22, 5: 24, 6: 26, 7: 30, 8: 36 } as const;
+const family = (name: string) =>
+  createFont({
+    family: `${name}_400Regular`,
+    size: sizes,
+    lineHeight: lines,
+    weight: { 4: '400', 6: '600', 7: '700' },
+    letterSpacing: { 4: 0 },
+    face: {
+      400: { normal: `${name}_400Regular` },
+      600: { normal: `${name}_600SemiBold` },
+      700: { normal: `${name}_700Bold` },
+    },
+  });
+
+const theme = (p: Palette) => ({
+  background: p.sheet,
+  backgroundHover: p.greenTint,
+  backgroundPress: p.greenTint,
+  backgroundFocus: p.sheet,
+  backgroundStrong: p.ground,
+  backgroundTransparent: 'transparent',
+  color: p.ink,
+  colorHover: p.ink,
+  colorPress: p.ink,
+  colorFocus: p.ink,
+  borderColor: p.rule,
+  borderColorHover: p.ink,
+  borderColorPress: p.ink,
+  borderColorFocus: p.green,
+  placeholderColor: p.second,
+  outlineColor: p.green,
+  shadowColor: 'rgba(0,0,0,0.2)',
+  accent: p.green,
+  accentText: p.onGreen,
+  ...p,
+});
+
+export const config = createTamagui({
+  animations: createAnimations({ quick: 'ease-out 120ms' }),
+  tokens,
+  fonts: { body: family(SANS), heading: family(SANS), mono: family(MONO) },
+  themes: { light: theme(LIGHT), dark: theme(DARK) },
+  media: { sm: { maxWidth: 639 }, gtSm: { minWidth: 640 }, gtMd: { minWidth: 1024 } },
+  settings: { defaultFont: 'body', onlyAllowShorthands: false, allowedStyleValues: 'somewhat-strict-web' },
+});
+
+export type AppConfig = typeof config;
+
+declare module 'tamagui' {
+  interface TamaguiCustomConfig extends AppConfig {}
+}
