@@ -4,7 +4,6 @@ import { useEffect, useState } from 'react';
 import { Platform } from 'react-native';
 import { TamaguiProvider } from 'tamagui';
 import { SessionProvider } from '@/data/SessionProvider';
-import { Gate } from '@/features/household/Gate';
 import { useOurFonts } from '@/ui/Fonts';
 import { config } from '@/ui/tamagui.config';
 import { ThemeChoice } from '@/ui/ThemeChoice';
@@ -25,9 +24,7 @@ export default function Layout() {
         <QueryClientProvider client={queries}>
           <SessionProvider>
             <ToastProvider>
-              <Gate>
-                <Slot />
-              </Gate>
+              <Slot />
             </ToastProvider>
           </SessionProvider>
         </QueryClientProvider>

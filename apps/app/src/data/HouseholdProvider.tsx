@@ -83,9 +83,9 @@ export function useHousehold<T>(select: (snapshot: Snapshot) => T): T {
     gcTime: Infinity,
     networkMode: 'always',
     structuralSharing: false,
-    select,
   });
-  return data;
+  // Not as the query's own `select`: an inline one gives a new object each time, which the observer takes for news.
+  return select(data);
 }
 
 /** Runs a change here at once and sends it when it can; one after the other. */

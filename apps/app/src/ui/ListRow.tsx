@@ -66,11 +66,11 @@ export function ListHeading({ title, remark }: { title: string; remark?: string 
       borderBottomWidth={1}
       borderColor="$borderColor"
     >
-      <Strong role="heading" aria-level={2} fontWeight="700">
+      <Strong role="heading" aria-level={2}>
         {title}
       </Strong>
       {remark ? (
-        <Small fontWeight="600" color="$second">
+        <Small fontFamily="$strong" color="$second">
           {remark}
         </Small>
       ) : null}

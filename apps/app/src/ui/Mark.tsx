@@ -15,6 +15,7 @@ export function Mark({ kind, label }: { kind: MarkKind; label: string }) {
   const border = { late: palette.late, soon: 'transparent', low: palette.ink, plain: palette.rule }[kind];
   return (
     <XStack
+      position="relative"
       style={{ backgroundColor: back, borderColor: border }}
       borderWidth={1}
       borderRadius={6}

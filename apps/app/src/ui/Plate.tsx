@@ -13,7 +13,7 @@ export function Plate({ code, large = false }: { code: string; large?: boolean }
       paddingVertical={large ? 4 : 2}
       flexShrink={0}
     >
-      <Mono fontWeight="700" fontSize={large ? 18 : 14} lineHeight={large ? 24 : 19} aria-label={`code ${code}`}>
+      <Mono fontSize={large ? 18 : 14} lineHeight={large ? 24 : 19} aria-label={`code ${code}`}>
         {code}
       </Mono>
     </XStack>

@@ -13,7 +13,7 @@ export function Screen({
   right,
   back,
   children,
-  scroll = true,
+  footer,
   sync = true,
 }: {
   title: string;
@@ -22,15 +22,11 @@ export function Screen({
   /** Where "back" leads when there is no way back in history. */
   back?: string;
   children: ReactNode;
-  scroll?: boolean;
+  /** Stays at the foot, above the places: within the thumb's reach. */
+  footer?: ReactNode;
   sync?: boolean;
 }) {
   const router = useRouter();
-  const body = (
-    <YStack paddingBottom={120} width="100%" maxWidth={1100} alignSelf="center">
-      {children}
-    </YStack>
-  );
   return (
     <YStack flex={1} backgroundColor="$backgroundStrong" render="main">
       <XStack
@@ -59,13 +55,12 @@ export function Screen({
         {right}
         {sync ? <SyncState /> : null}
       </XStack>
-      {scroll ? (
-        <ScrollView flex={1} keyboardShouldPersistTaps="handled">
-          {body}
-        </ScrollView>
-      ) : (
-        children
-      )}
+      <ScrollView flex={1} keyboardShouldPersistTaps="handled">
+        <YStack paddingBottom={footer ? 24 : 120} width="100%" maxWidth={1100} alignSelf="center">
+          {children}
+        </YStack>
+      </ScrollView>
+      {footer}
     </YStack>
   );
 }

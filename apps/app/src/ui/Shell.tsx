@@ -70,6 +70,8 @@ function Bar() {
     <XStack
       render="nav"
       aria-label="Places"
+      position="relative"
+      zIndex={10}
       height={76}
       borderTopWidth={1}
       borderColor="$borderColor"

@@ -17,18 +17,14 @@ const tokens = createTokens({
 
 const sizes = { 1: 13, 2: 14, 3: 15, 4: 16, true: 16, 5: 18, 6: 20, 7: 24, 8: 30 } as const;
 const lines = { 1: 18, 2: 19, 3: 20, 4: 22, true: 22, 5: 24, 6: 26, 7: 30, 8: 36 } as const;
+/** On the web each weight is a family of its own: bold is a font, not a property. */
 const family = (name: string) =>
   createFont({
-    family: `${name}_400Regular`,
+    family: name,
     size: sizes,
     lineHeight: lines,
-    weight: { 4: '400', 6: '600', 7: '700' },
-    letterSpacing: { 4: 0 },
-    face: {
-      400: { normal: `${name}_400Regular` },
-      600: { normal: `${name}_600SemiBold` },
-      700: { normal: `${name}_700Bold` },
-    },
+    weight: { 4: '400', true: '400' },
+    letterSpacing: { 4: 0, true: 0 },
   });
 
 const theme = (p: Palette) => ({
@@ -57,7 +53,12 @@ const theme = (p: Palette) => ({
 export const config = createTamagui({
   animations: createAnimations({ quick: 'ease-out 120ms' }),
   tokens,
-  fonts: { body: family(SANS), heading: family(SANS), mono: family(MONO) },
+  fonts: {
+    body: family(`${SANS}_400Regular`),
+    heading: family(`${SANS}_700Bold`),
+    strong: family(`${SANS}_600SemiBold`),
+    mono: family(`${MONO}_700Bold`),
+  },
   themes: { light: theme(LIGHT), dark: theme(DARK) },
   media: { sm: { maxWidth: 639 }, gtSm: { minWidth: 640 }, gtMd: { minWidth: 1024 } },
   settings: { defaultFont: 'body', onlyAllowShorthands: false, allowedStyleValues: 'somewhat-strict-web' },

@@ -148,7 +148,7 @@ function Card({
         <OpenDoorView
           view={front.view}
           width={width}
-          maxHeight={gtMd ? 460 : 300}
+          maxHeight={gtMd ? 460 : 350}
           hereId={litId}
           summaryOf={front.summaryOf}
           onPressNook={(id) => router.push(`/nook/${id}`)}

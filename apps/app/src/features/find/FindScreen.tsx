@@ -16,7 +16,7 @@ import { Screen } from '@/ui/Screen';
 import { useContentWidth } from '@/ui/useContentWidth';
 import { Heading, Small, Words } from '@/ui/Words';
 import { SpaceCard } from '../spaces/SpaceCard';
-import { dueWords, leftWords, lotAmountWords, amountWords } from '../stock/words';
+import { dueWords, leftWords, amountWords } from '../stock/words';
 import { Answer } from './Answer';
 import { FoundRow } from './FoundRow';
 
@@ -168,7 +168,7 @@ function Overview() {
           {due.slice(0, SHOWN).map(({ lot, item, due: { on, reason } }) => (
             <ListRow
               key={lot.id}
-              title={`${item.name}, ${lotAmountWords(lot, item)}`}
+              title={`${item.name}, ${amountWords(lot.quantityThousandths, item.unit)}`}
               detail={dueWords(lot, item, day)}
               onPress={() => router.push(`/nook/${lot.nookId}`)}
               right={

@@ -1,4 +1,4 @@
-import { Redirect, usePathname } from 'expo-router';
+import { Redirect } from 'expo-router';
 import type { ReactNode } from 'react';
 import { YStack } from 'tamagui';
 import { HouseholdProvider } from '@/data/HouseholdProvider';
@@ -15,8 +15,6 @@ const Loading = () => (
 /** Nobody known: to the sign-in. Somebody: their household, opened from this device. */
 export function Gate({ children }: { children: ReactNode }) {
   const { me } = useSession();
-  const path = usePathname();
-  if (path === '/sign-in') return <>{children}</>;
   if (me === undefined) return <Loading />;
   if (me === null) return <Redirect href="/sign-in" />;
   return (

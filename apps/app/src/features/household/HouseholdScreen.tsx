@@ -125,7 +125,7 @@ function Invite() {
       {invite.data ? (
         <>
           <Words>Give this code to the other adult. It works once, until {invite.data.expiresAt.slice(0, 10)}.</Words>
-          <Mono fontSize={24} lineHeight={32} fontWeight="700" testID="invitation">
+          <Mono fontSize={24} lineHeight={32} testID="invitation">
             {invite.data.code}
           </Mono>
         </>

@@ -11,7 +11,7 @@ import { Small } from '@/ui/Words';
 import { BIN_LOOK_WORDS } from './words';
 
 /** A bin's name, kind and measures; and a new code when it has come to stand somewhere else. */
-export function BinDialog({ bin, onClose }: { bin: BinRow; onClose: () => void }) {
+export function BinDialog({ bin, onClose, onRemove }: { bin: BinRow; onClose: () => void; onRemove: () => void }) {
   const doIt = useDo();
   const { me } = useHouseholdContext();
   const unit = useHousehold(({ state }) => state.get('household', me.householdId)?.lengthUnit ?? 'metric');
@@ -89,6 +89,7 @@ export function BinDialog({ bin, onClose }: { bin: BinRow; onClose: () => void }
         />
         <Button grow label="Cancel" onPress={onClose} />
       </XStack>
+      <Button kind="quiet" label="Remove this bin …" onPress={onRemove} />
     </Dialog>
   );
 }

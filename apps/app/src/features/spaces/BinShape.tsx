@@ -139,7 +139,7 @@ function Texture({
 }
 
 /** A hatched strip along the foot: something in here ends soon. Too late gets a solid border under it as well. */
-function EndsHatch({ inner, palette, late }: { inner: Inner; palette: Palette; late: boolean }) {
+export function EndsHatch({ inner, palette, late }: { inner: Inner; palette: Palette; late: boolean }) {
   const height = Math.min(9, (inner.bottom - inner.top) * 0.25);
   const top = inner.bottom - height;
   const color = late ? palette.late : palette.soon;

@@ -1,7 +1,7 @@
 import { codeTail, type FrontView } from '@ours/core';
 import Svg, { G, Rect, Text as SvgText } from 'react-native-svg';
 import { YStack } from 'tamagui';
-import { MONO, SANS } from '@/ui/tamagui.config';
+import { MONO } from '@/ui/tamagui.config';
 import { usePalette } from '@/ui/usePalette';
 import { Small } from '@/ui/Words';
 
@@ -24,7 +24,7 @@ export function ChestPlan({
   const x = (tenthMm: number): number => left + tenthMm * scale;
   return (
     <YStack alignItems="center" gap={2} aria-hidden>
-      <Small>from above, what stands under the baskets</Small>
+      <Small>from above; dashed: the baskets over it</Small>
       <Svg width={width} height={depth + 8}>
         <Rect
           x={x(0) + 2}
@@ -77,15 +77,6 @@ export function ChestPlan({
               strokeWidth={1.4}
               strokeDasharray="7 5"
             />
-            <SvgText
-              x={x(clear.x) + 6}
-              y={depth - 12}
-              fontSize={13}
-              fontFamily={`${SANS}_400Regular`}
-              fill={palette.second}
-            >
-              {shelf.name}
-            </SvgText>
           </G>
         ))}
       </Svg>

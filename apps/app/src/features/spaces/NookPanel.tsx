@@ -7,6 +7,7 @@ import { today } from '@/data/today';
 import { useDo } from '@/data/useDo';
 import { Button } from '@/ui/Button';
 import { Dialog } from '@/ui/Dialog';
+import { Close } from '@/ui/icons';
 import { Plate } from '@/ui/Plate';
 import { Small, Strong } from '@/ui/Words';
 import { BinDialog } from './BinDialog';
@@ -17,7 +18,7 @@ import { namesWords, summaryWords } from './words';
 type Open = 'move' | 'change' | 'remove' | null;
 
 /** The chosen nook under the drawing: what is in it and what one can do with it. */
-export function NookPanel({ nookId, onGone }: { nookId: string; onGone: () => void }) {
+export function NookPanel({ nookId, onGone, onClose }: { nookId: string; onGone: () => void; onClose?: () => void }) {
   const router = useRouter();
   const doIt = useDo();
   const [open, setOpen] = useState<Open>(null);
@@ -46,14 +47,15 @@ export function NookPanel({ nookId, onGone }: { nookId: string; onGone: () => vo
           <Strong>{name}</Strong>
           <Small>{summaryWords(summary)}</Small>
         </YStack>
+        {onClose ? <Button kind="quiet" iconOnly icon={Close} label="Close" onPress={onClose} /> : null}
       </XStack>
-      {summary.itemNames.length > 0 ? <Small>{namesWords(summary.itemNames, 5)}</Small> : null}
+      {summary.itemNames.length > 0 ? <Small numberOfLines={2}>{namesWords(summary.itemNames, 5)}</Small> : null}
       <XStack gap={8} flexWrap="wrap">
         <Button kind="primary" label="Look inside" onPress={() => router.push(`/nook/${nookId}`)} />
-        <Button label="Record here" onPress={() => router.push(`/record?nook=${nookId}`)} />
+        <Button label="Record" onPress={() => router.push(`/record?nook=${nookId}`)} />
         {bin ? <Button label="Move" onPress={() => setOpen('move')} /> : null}
-        {bin ? <Button label="Change" onPress={() => setOpen('change')} /> : null}
-        <Button label="Remove" onPress={() => setOpen('remove')} />
+        {bin ? <Button label="Edit" onPress={() => setOpen('change')} /> : null}
+        {bin ? null : <Button label="Remove" onPress={() => setOpen('remove')} />}
       </XStack>
       {bin ? (
         <Dialog title={`Move ${name} with all that is in it`} open={open === 'move'} onClose={() => setOpen(null)}>
@@ -68,7 +70,9 @@ export function NookPanel({ nookId, onGone }: { nookId: string; onGone: () => vo
           />
         </Dialog>
       ) : null}
-      {bin && open === 'change' ? <BinDialog bin={bin} onClose={() => setOpen(null)} /> : null}
+      {bin && open === 'change' ? (
+        <BinDialog bin={bin} onClose={() => setOpen(null)} onRemove={() => setOpen('remove')} />
+      ) : null}
       {open === 'remove' ? (
         <RemoveDialog nookId={nookId} name={name} onClose={() => setOpen(null)} onGone={onGone} />
       ) : null}

@@ -3,12 +3,10 @@ import { XStack, YStack } from 'tamagui';
 import { useHousehold } from '@/data/HouseholdProvider';
 import { Button } from '@/ui/Button';
 import { Plus } from '@/ui/icons';
-import { ListHeading } from '@/ui/ListRow';
 import { Screen } from '@/ui/Screen';
 import { useContentWidth } from '@/ui/useContentWidth';
-import { Words } from '@/ui/Words';
+import { Small, Words } from '@/ui/Words';
 import { SpaceCard } from './SpaceCard';
-import { SPACE_KIND_WORDS } from './words';
 
 /** Every space of the home, room by room. */
 export function NooksScreen() {
@@ -19,6 +17,7 @@ export function NooksScreen() {
       .sort((a, b) => a.sort - b.sort)
       .map((room) => ({ room, spaces: state.spacesIn(room.id) })),
   );
+  const bare = rooms.filter(({ spaces }) => spaces.length === 0).map(({ room }) => room.name);
   const width = useContentWidth();
   const columns = width >= 900 ? 5 : width >= 600 ? 3 : 2;
   const cardWidth = (width - 32 - 12 * (columns - 1)) / columns;
@@ -30,16 +29,12 @@ export function NooksScreen() {
           <Button kind="primary" label="Set up a cupboard" onPress={() => router.push('/space/new')} />
         </YStack>
       ) : null}
-      {rooms.map(({ room, spaces }) => (
-        <YStack key={room.id} gap={10}>
-          <ListHeading title={room.name} remark={spaces.length === 0 ? 'no spaces yet' : undefined} />
-          <XStack paddingHorizontal={16} gap={12} flexWrap="wrap">
-            {spaces.map((space) => (
-              <SpaceCard key={space.id} spaceId={space.id} width={cardWidth} sub={SPACE_KIND_WORDS[space.kind]} />
-            ))}
-          </XStack>
-        </YStack>
-      ))}
+      <XStack paddingHorizontal={16} gap={12} flexWrap="wrap">
+        {rooms.flatMap(({ room, spaces }) =>
+          spaces.map((space) => <SpaceCard key={space.id} spaceId={space.id} width={cardWidth} sub={room.name} />),
+        )}
+      </XStack>
+      {bare.length > 0 ? <Small padding={16}>{`Rooms without a space yet: ${bare.join(', ')}.`}</Small> : null}
     </Screen>
   );
 }

@@ -1,20 +1,12 @@
-import {
-  codeTail,
-  formatCentimetres,
-  formatLength,
-  type Box,
-  type DrawnShelf,
-  type FrontView,
-  type NookSummary,
-} from '@ours/core';
-import { Pressable } from 'react-native';
+import { codeTail, type Box, type DrawnShelf, type FrontView, type NookSummary } from '@ours/core';
 import Svg, { G, Line, Path, Rect, Text as SvgText } from 'react-native-svg';
 import { YStack } from 'tamagui';
-import { MONO, SANS } from '@/ui/tamagui.config';
-import { usePalette } from '@/ui/usePalette';
 import type { Palette } from '@/ui/palette';
+import { SANS } from '@/ui/tamagui.config';
+import { usePalette } from '@/ui/usePalette';
 import { BinShape, type BinMood } from './BinShape';
-import { binWords } from './words';
+import { BinLabel, LowNotch, Measures, NAME_SIZE, ShelfTag, type Place } from './DrawingLabels';
+import { NookButtons } from './NookButtons';
 
 export interface OpenDoorViewProps {
   view: FrontView;
@@ -29,13 +21,13 @@ export interface OpenDoorViewProps {
   /** Writes the measures along the edges, in the home's unit. */
   measures?: 'metric' | 'inch' | null;
   names?: boolean;
+  /** A small picture: no writing, thin lines. */
+  thumbnail?: boolean;
   /** Only these shelves are drawn strong; the layers of a chest. */
   layer?: (shelf: DrawnShelf) => boolean;
 }
 
 const MEASURE_ROOM = 44;
-const NAME_SIZE = 13;
-const TAG_SIZE = 13;
 
 /**
  * A space as a person sees it with the doors open: its front to scale, shelves as thick lines, bins where they stand.
@@ -47,7 +39,7 @@ export function OpenDoorView(props: OpenDoorViewProps) {
   const margin = measures ? MEASURE_ROOM : 6;
   const drawn = view.doorOuter ? view.doorOuter.x + view.doorOuter.width : view.outer.width;
   const scale = Math.min((width - margin - 8) / drawn, (maxHeight - margin / 2 - 12) / view.outer.height);
-  const left = margin + Math.max(0, (width - margin - 8 - drawn * scale) / 2);
+  const left = measures ? margin : Math.max(4, (width - drawn * scale) / 2);
   const top = measures ? 26 : 6;
   const place = (box: Box): Box => ({
     x: left + box.x * scale,
@@ -60,7 +52,7 @@ export function OpenDoorView(props: OpenDoorViewProps) {
   return (
     <YStack width={width} height={height} position="relative" testID="open-door">
       <Svg width={width} height={height} aria-hidden>
-        <Body view={view} place={place} palette={palette} />
+        <Body view={view} place={place} palette={palette} thumbnail={props.thumbnail ?? false} />
         {shelves.map((one) => (
           <Shelf key={one.shelf.id} drawn={one} place={place} palette={palette} {...props} />
         ))}
@@ -81,9 +73,17 @@ export function OpenDoorView(props: OpenDoorViewProps) {
   );
 }
 
-type Place = (box: Box) => Box;
-
-function Body({ view, place, palette }: { view: FrontView; place: Place; palette: Palette }) {
+function Body({
+  view,
+  place,
+  palette,
+  thumbnail,
+}: {
+  view: FrontView;
+  place: Place;
+  palette: Palette;
+  thumbnail: boolean;
+}) {
   const outer = place(view.outer);
   const inner = place(view.inner);
   const door = view.doorOuter && place(view.doorOuter);
@@ -106,7 +106,7 @@ function Body({ view, place, palette }: { view: FrontView; place: Place; palette
       {step ? (
         <G>
           <Rect x={step.x} y={step.y} width={step.width} height={step.height} fill={palette.rule} />
-          {step.width > 50 && step.height > 24 ? (
+          {!thumbnail && step.width > 50 && step.height > 24 ? (
             <SvgText
               x={step.x + step.width / 2}
               y={step.y + step.height / 2 + 5}
@@ -129,7 +129,7 @@ function Body({ view, place, palette }: { view: FrontView; place: Place; palette
           rx={3}
           fill={palette.sheet}
           stroke={palette.ink}
-          strokeWidth={3}
+          strokeWidth={thumbnail ? 1.5 : 3}
         />
       ) : null}
     </G>
@@ -144,6 +144,7 @@ function Shelf({
   selectedId = null,
   summaryOf,
   names = true,
+  thumbnail = false,
   layer,
 }: { drawn: DrawnShelf; place: Place; palette: Palette } & OpenDoorViewProps) {
   const faded = layer !== undefined && !layer(drawn);
@@ -151,7 +152,7 @@ function Shelf({
   const clear = place(drawn.clear);
   const isHere = drawn.shelf.id === hereId;
   const isChosen = drawn.shelf.id === selectedId;
-  const thickness = Math.max(2.5, Math.min(7, board.height));
+  const thickness = thumbnail ? 2 : Math.max(4, Math.min(7, board.height));
   const { kind } = drawn.shelf;
   return (
     <G opacity={faded ? 0.25 : 1}>
@@ -222,23 +223,31 @@ function Shelf({
                 strokeWidth={3}
               />
             ) : null}
-            <BinLabel
-              box={pixels}
-              tag={codeTail(bin.code)}
-              name={bin.name}
-              mood={mood}
-              names={names}
-              palette={palette}
-              hasLid={bin.hasLid}
-            />
-            {summary.low > 0 && mood !== 'quiet' ? (
+            {thumbnail ? null : (
+              <BinLabel
+                box={pixels}
+                tag={codeTail(bin.code)}
+                name={bin.name}
+                mood={mood}
+                names={names}
+                palette={palette}
+                hasLid={bin.hasLid}
+              />
+            )}
+            {summary.low > 0 && mood !== 'quiet' && !thumbnail ? (
               <LowNotch box={pixels} count={summary.low} palette={palette} hasLid={bin.hasLid} />
             ) : null}
           </G>
         );
       })}
-      {drawn.bins.length === 0 ? (
-        <ShelfTag clear={clear} drawn={drawn} palette={palette} quiet={hereId !== null && !isHere} />
+      {drawn.bins.length === 0 && !thumbnail ? (
+        <ShelfTag
+          clear={clear}
+          drawn={drawn}
+          summary={summaryOf(drawn.shelf.id)}
+          palette={palette}
+          quiet={hereId !== null && !isHere}
+        />
       ) : null}
     </G>
   );
@@ -255,233 +264,5 @@ function Hooks({ clear, palette }: { clear: Box; palette: Palette }) {
         return <Path key={at} d={`M${x} ${y}v9a4 4 0 0 0 7 0`} fill="none" stroke={palette.ink} strokeWidth={2} />;
       })}
     </G>
-  );
-}
-
-/** The most letters of a size that fit a width; this typeface is about 0.54 em wide on the average. */
-export function fitText(text: string, width: number, size: number): string {
-  const most = Math.floor(width / (size * 0.54));
-  if (text.length <= most) return text;
-  return most < 4 ? '' : `${text.slice(0, most - 1).trimEnd()}…`;
-}
-
-function BinLabel({
-  box,
-  tag,
-  name,
-  mood,
-  names,
-  palette,
-  hasLid,
-}: {
-  box: Box;
-  tag: string;
-  name: string;
-  mood: BinMood;
-  names: boolean;
-  palette: Palette;
-  hasLid: boolean;
-}) {
-  const tagWidth = tag.length * TAG_SIZE * 0.62 + 10;
-  const narrow = box.width < tagWidth + 2;
-  const size = narrow ? Math.max(9, TAG_SIZE * (box.width / (tagWidth + 4))) : TAG_SIZE;
-  const shownTagWidth = narrow ? box.width - 2 : tagWidth;
-  const tagHeight = size + 7;
-  const shown = names && mood !== 'quiet' ? fitText(name, box.width - 6, NAME_SIZE) : '';
-  const room = box.height - (hasLid ? 6 : 0);
-  const withName = shown !== '' && room > tagHeight + NAME_SIZE + 10;
-  const block = withName ? tagHeight + NAME_SIZE + 4 : tagHeight;
-  const top = box.y + (hasLid ? 6 : 0) + Math.max(1, (room - block) / 2 - (withName ? 2 : 0));
-  const middle = box.x + box.width / 2;
-  const ink = mood === 'quiet' ? palette.second : mood === 'here' ? palette.onHere : palette.ink;
-  const plate = mood === 'here' ? '#FFFEFA' : palette.sheet;
-  const nameWidth = shown.length * NAME_SIZE * 0.54 + 6;
-  return (
-    <G>
-      <Rect
-        x={middle - shownTagWidth / 2}
-        y={top}
-        width={shownTagWidth}
-        height={tagHeight}
-        rx={4}
-        fill={plate}
-        stroke={mood === 'quiet' ? palette.quiet : ink}
-        strokeWidth={1.2}
-      />
-      <SvgText
-        x={middle}
-        y={top + tagHeight / 2 + size * 0.35}
-        fontSize={size}
-        fontFamily={`${MONO}_700Bold`}
-        textAnchor="middle"
-        fill={ink}
-      >
-        {tag}
-      </SvgText>
-      {withName ? (
-        <G>
-          {mood === 'here' ? null : (
-            <Rect
-              x={middle - nameWidth / 2}
-              y={top + tagHeight + 2}
-              width={nameWidth}
-              height={NAME_SIZE + 4}
-              fill={palette.sheet}
-              opacity={0.78}
-              rx={3}
-            />
-          )}
-          <SvgText
-            x={middle}
-            y={top + tagHeight + NAME_SIZE + 2}
-            fontSize={NAME_SIZE}
-            fontFamily={`${SANS}_400Regular`}
-            textAnchor="middle"
-            fill={ink}
-          >
-            {shown}
-          </SvgText>
-        </G>
-      ) : null}
-    </G>
-  );
-}
-
-/** A notch in the upper right corner with how many kinds of things run low. */
-function LowNotch({ box, count, palette, hasLid }: { box: Box; count: number; palette: Palette; hasLid: boolean }) {
-  const size = Math.min(20, box.width / 2, box.height / 2);
-  const [x, y] = [box.x + box.width, box.y + (hasLid ? 6 : 0)];
-  return (
-    <G>
-      <Path d={`M${x - size} ${y}H${x}V${y + size}Z`} fill={palette.ink} />
-      <SvgText
-        x={x - size * 0.32}
-        y={y + size * 0.5}
-        fontSize={Math.max(8, size * 0.55)}
-        fontFamily={`${MONO}_700Bold`}
-        textAnchor="middle"
-        fill={palette.sheet}
-      >
-        {count}
-      </SvgText>
-    </G>
-  );
-}
-
-function ShelfTag({
-  clear,
-  drawn,
-  palette,
-  quiet,
-}: {
-  clear: Box;
-  drawn: DrawnShelf;
-  palette: Palette;
-  quiet: boolean;
-}) {
-  const text = fitText(drawn.shelf.name === '' ? 'empty' : drawn.shelf.name, clear.width - 10, NAME_SIZE);
-  if (clear.height < 18 || text === '') return null;
-  return (
-    <SvgText
-      x={clear.x + clear.width / 2}
-      y={clear.y + clear.height / 2 + 5}
-      fontSize={NAME_SIZE}
-      fontFamily={`${SANS}_400Regular`}
-      textAnchor="middle"
-      fill={quiet ? palette.quiet : palette.second}
-    >
-      {text}
-    </SvgText>
-  );
-}
-
-function Measures({
-  view,
-  place,
-  unit,
-  palette,
-}: {
-  view: FrontView;
-  place: Place;
-  unit: 'metric' | 'inch';
-  palette: Palette;
-}) {
-  const outer = place(view.outer);
-  const text = (tenthMm: number): string =>
-    unit === 'metric' ? formatCentimetres(Math.round(tenthMm / 100) * 100) : formatLength(tenthMm, 'inch');
-  return (
-    <G>
-      <SvgText
-        x={outer.x + outer.width / 2}
-        y={outer.y - 9}
-        fontSize={13}
-        fontFamily={`${MONO}_400Regular`}
-        textAnchor="middle"
-        fill={palette.second}
-      >
-        {formatLength(view.outer.width, unit)}
-      </SvgText>
-      {view.shelves
-        .filter((one) => one.shelf.kind !== 'hanging_basket')
-        .map((one) => {
-          const clear = place(one.clear);
-          if (clear.height < 14 || clear.x > outer.x + outer.width / 3) return null;
-          return (
-            <SvgText
-              key={one.shelf.id}
-              x={outer.x - 7}
-              y={clear.y + clear.height / 2 + 5}
-              fontSize={13}
-              fontFamily={`${MONO}_400Regular`}
-              textAnchor="end"
-              fill={palette.second}
-            >
-              {text(one.shelf.heightTenthMm ?? one.clear.height)}
-            </SvgText>
-          );
-        })}
-    </G>
-  );
-}
-
-function NookButtons({
-  drawn,
-  place,
-  onPressNook,
-  summaryOf,
-}: {
-  drawn: DrawnShelf;
-  place: Place;
-  onPressNook: (id: string) => void;
-  summaryOf: (id: string) => NookSummary;
-}) {
-  const clear = place(drawn.clear);
-  return (
-    <>
-      <Hit
-        box={clear}
-        label={`Shelf ${codeTail(drawn.shelf.code)}, ${drawn.shelf.name || drawn.shelf.kind.replace('_', ' ')}`}
-        onPress={() => onPressNook(drawn.shelf.id)}
-      />
-      {drawn.bins.map(({ bin, box }) => (
-        <Hit
-          key={bin.id}
-          box={place(box)}
-          label={binWords(bin, summaryOf(bin.id))}
-          onPress={() => onPressNook(bin.id)}
-        />
-      ))}
-    </>
-  );
-}
-
-function Hit({ box, label, onPress }: { box: Box; label: string; onPress: () => void }) {
-  return (
-    <Pressable
-      role="button"
-      aria-label={label}
-      onPress={onPress}
-      style={{ position: 'absolute', left: box.x, top: box.y, width: box.width, height: box.height }}
-    />
   );
 }

@@ -32,7 +32,7 @@ export function SpaceCard({ spaceId, width, sub }: { spaceId: string; width: num
       }
     >
       <YStack alignItems="center" justifyContent="center" height={130}>
-        <OpenDoorView view={front.view} width={width - 22} maxHeight={130} names={false} summaryOf={front.summaryOf} />
+        <OpenDoorView view={front.view} width={width - 22} maxHeight={130} thumbnail summaryOf={front.summaryOf} />
       </YStack>
       <YStack>
         <Strong numberOfLines={1}>{front.space.name}</Strong>

@@ -52,10 +52,13 @@ function OpenSpace({ front }: { front: Front }) {
   );
   const select = (nookId: string): void => (nookId === selected ? router.push(`/nook/${nookId}`) : setSelected(nookId));
   const drawing = <Drawing front={front} selected={chosen} onPress={select} />;
+  const panel = chosen ? (
+    <NookPanel nookId={chosen} onGone={() => setSelected(null)} onClose={() => setSelected(null)} />
+  ) : null;
   const caution = CAUTIONS[space.kind];
   const side = (
     <YStack gap={12}>
-      {chosen ? <NookPanel nookId={chosen} onGone={() => setSelected(null)} /> : null}
+      {gtMd ? panel : null}
       {editing || empty ? (
         <SpaceEditor spaceId={space.id} />
       ) : (
@@ -70,8 +73,10 @@ function OpenSpace({ front }: { front: Front }) {
       title={space.name}
       sub={room}
       back="/nooks"
+      footer={gtMd ? undefined : panel}
       right={
         <Button
+          iconOnly={!gtMd && !editing}
           icon={Pencil}
           label={editing ? 'Done' : 'Change'}
           selected={editing}

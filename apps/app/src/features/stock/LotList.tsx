@@ -1,4 +1,4 @@
-import { oldestFirst, planTake, type ItemRow, type LotRow } from '@ours/core';
+import { effectiveDue, oldestFirst, planTake, type ItemRow, type LotRow } from '@ours/core';
 import { useState } from 'react';
 import { YStack } from 'tamagui';
 import { planContext, useDo } from '@/data/useDo';
@@ -63,17 +63,22 @@ export function LotList({ lots }: { lots: readonly ListedLot[] }) {
 
 const MinusOne = ({ color }: { color?: string }) => <Strong style={{ color: color ?? 'inherit' }}>−1</Strong>;
 
-/** Oldest first within an item, items by the date that counts, then by name. */
+/** What ends first on top: things by the date that counts of their first lot, undated ones by name; oldest first within. */
 export function inUseOrder(lots: readonly ListedLot[]): ListedLot[] {
   const byItem = new Map<string, ListedLot[]>();
   for (const one of lots) byItem.set(one.item.id, [...(byItem.get(one.item.id) ?? []), one]);
-  return [...byItem.values()]
-    .sort((a, b) => a[0]!.item.name.localeCompare(b[0]!.item.name))
-    .flatMap((group) => {
-      const order = oldestFirst(
-        group.map(({ lot }) => lot),
-        group[0]!.item,
-      ).map((lot) => lot.id);
-      return [...group].sort((a, b) => order.indexOf(a.lot.id) - order.indexOf(b.lot.id));
-    });
+  const groups = [...byItem.values()].map((group) => {
+    const { item, low } = group[0]!;
+    const ordered = oldestFirst(
+      group.map(({ lot }) => lot),
+      item,
+    );
+    const dues = ordered.map((lot) => effectiveDue(lot, item)?.on ?? UNDATED).sort();
+    return { name: item.name, first: dues[0] ?? UNDATED, lots: ordered.map((lot) => ({ lot, item, low })) };
+  });
+  return groups
+    .sort((a, b) => a.first.localeCompare(b.first) || a.name.localeCompare(b.name))
+    .flatMap(({ lots: own }) => own);
 }
+
+const UNDATED = '9999-99-99';

@@ -1,0 +1,47 @@
+import { codeTail, type Box, type DrawnShelf, type NookSummary } from '@ours/core';
+import { Pressable } from 'react-native';
+import type { Place } from './DrawingLabels';
+import { binWords, SHELF_KIND_WORDS } from './words';
+
+/** The drawing's nooks as buttons over it, for finger, keyboard and screen reader alike. */
+export function NookButtons({
+  drawn,
+  place,
+  onPressNook,
+  summaryOf,
+}: {
+  drawn: DrawnShelf;
+  place: Place;
+  onPressNook: (id: string) => void;
+  summaryOf: (id: string) => NookSummary;
+}) {
+  const clear = place(drawn.clear);
+  return (
+    <>
+      <Hit
+        box={clear}
+        label={`Shelf ${codeTail(drawn.shelf.code)}, ${drawn.shelf.name || SHELF_KIND_WORDS[drawn.shelf.kind].toLowerCase()}`}
+        onPress={() => onPressNook(drawn.shelf.id)}
+      />
+      {drawn.bins.map(({ bin, box }) => (
+        <Hit
+          key={bin.id}
+          box={place(box)}
+          label={binWords(bin, summaryOf(bin.id))}
+          onPress={() => onPressNook(bin.id)}
+        />
+      ))}
+    </>
+  );
+}
+
+function Hit({ box, label, onPress }: { box: Box; label: string; onPress: () => void }) {
+  return (
+    <Pressable
+      role="button"
+      aria-label={label}
+      onPress={onPress}
+      style={{ position: 'absolute', left: box.x, top: box.y, width: box.width, height: box.height }}
+    />
+  );
+}
