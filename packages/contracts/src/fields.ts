@@ -16,7 +16,9 @@ const LARGEST_QUANTITY = 1_000_000_000;
 
 export const uuid = Joi.string().guid({ version: ['uuidv7', 'uuidv4'] });
 /** Always with milliseconds, so that the order of the texts is the order of the instants. */
-export const instant = Joi.string().isoDate().pattern(/^\d{4}-.*\.\d{3}Z$/, 'UTC instant with milliseconds');
+export const instant = Joi.string()
+  .isoDate()
+  .pattern(/^\d{4}-.*\.\d{3}Z$/, 'UTC instant with milliseconds');
 const name = Joi.string().trim().min(1).max(120);
 const note = Joi.string().allow('').max(2000);
 const words = Joi.array().items(Joi.string().trim().min(1).max(60)).max(40);

@@ -8,6 +8,8 @@ export * from './stock/ledger';
 export * from './stock/quantity';
 export * from './stock/stockPlans';
 export * from './stock/attention';
+export { convertMeasure } from './stock/convertMeasure';
+export { isNamed, planRecordedLine, singularKey, type LinePlan } from './stock/recordLine/planRecordedLine';
 export * from './stock/recordLine/recordLine';
 export { countUnit, isMeasure, measureUnit, pluralUnit } from './stock/recordLine/units';
 export * from './spaces/length';

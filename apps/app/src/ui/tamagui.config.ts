@@ -67,5 +67,7 @@ export const config = createTamagui({
 export type AppConfig = typeof config;
 
 declare module 'tamagui' {
+  // The library's way of learning our tokens.
+  // eslint-disable-next-line @typescript-eslint/no-empty-object-type
   interface TamaguiCustomConfig extends AppConfig {}
 }

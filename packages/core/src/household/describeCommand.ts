@@ -4,7 +4,14 @@ import type { RowReader } from './applyCommand';
 import type { Command, Op } from './command';
 import type { BinRow } from './entities';
 
-const SIGN: Readonly<Record<string, string>> = { put_in: '+', moved_in: '+', taken: '−', moved_out: '−', discarded: '−', counted: '= ' };
+const SIGN: Readonly<Record<string, string>> = {
+  put_in: '+',
+  moved_in: '+',
+  taken: '−',
+  moved_out: '−',
+  discarded: '−',
+  counted: '= ',
+};
 const MOST_LINES = 6;
 
 /**

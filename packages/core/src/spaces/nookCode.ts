@@ -107,7 +107,11 @@ export function newSpaceCode(name: string, inUse: CodesInUse): string {
   const base = initials.length === 2 ? initials : ((letters[0] ?? 'N') + (letters[1] ?? 'K')).slice(0, 2);
   const number = /\d/.exec(name)?.[0];
   const numbered = number === undefined || number === '0' ? [] : [base + number];
-  const candidates = [...numbered, base, ...Array.from({ length: 99 }, (_, at) => `${base}${at + 1}`.replace(/0/g, ''))];
+  const candidates = [
+    ...numbered,
+    base,
+    ...Array.from({ length: 99 }, (_, at) => `${base}${at + 1}`.replace(/0/g, '')),
+  ];
   return firstFree(
     candidates.map((prefix) => writeCode(prefix, '')),
     inUse,

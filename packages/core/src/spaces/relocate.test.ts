@@ -39,9 +39,26 @@ describe('moving and retiring places', () => {
 
   it('retires a space with its shelves once it is empty', () => {
     const state = sampleHome();
-    run(state, [{ op: 'change', entity: 'lot', id: 'lot', fields: { nookId: 'bin2' } }, { op: 'retire', entity: 'bin', id: 'bin' }]);
+    run(state, [
+      { op: 'change', entity: 'lot', id: 'lot', fields: { nookId: 'bin2' } },
+      { op: 'retire', entity: 'bin', id: 'bin' },
+    ]);
     expect(planRetireNook(state, 'rack', null)).toBeNull();
-    run(state, [{ op: 'event', event: { id: 'e', lotId: 'lot', kind: 'counted', quantityThousandths: 0, occurredAt: '2026-11-24T09:00:00.000Z', reason: null, voids: null } }, { op: 'retire', entity: 'bin', id: 'bin2' }]);
+    run(state, [
+      {
+        op: 'event',
+        event: {
+          id: 'e',
+          lotId: 'lot',
+          kind: 'counted',
+          quantityThousandths: 0,
+          occurredAt: '2026-11-24T09:00:00.000Z',
+          reason: null,
+          voids: null,
+        },
+      },
+      { op: 'retire', entity: 'bin', id: 'bin2' },
+    ]);
     expect(run(state, planRetireNook(state, 'rack', null)!)).toBe('ok');
     expect(state.all('space')).toEqual([]);
   });

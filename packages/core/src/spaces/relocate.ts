@@ -25,7 +25,8 @@ export function standingAt(state: HouseholdState, nookId: string): Standing | nu
 export function nooksWithin(state: HouseholdState, nookId: string): string[] {
   const nook = state.nook(nookId);
   if (!nook) return [];
-  const inside = nook.kind === 'space' ? state.shelvesOf(nookId).map(({ id }) => id) : state.binsIn(nookId).map(({ id }) => id);
+  const inside =
+    nook.kind === 'space' ? state.shelvesOf(nookId).map(({ id }) => id) : state.binsIn(nookId).map(({ id }) => id);
   return [nookId, ...inside.flatMap((id) => nooksWithin(state, id))];
 }
 
@@ -63,6 +64,7 @@ export function planRetireNook(state: HouseholdState, nookId: string, toNookId: 
       ops.push(...move);
     }
   }
-  for (const place of [...places].reverse()) ops.push({ op: 'retire', entity: place === nookId ? nook.kind : 'shelf', id: place });
+  for (const place of [...places].reverse())
+    ops.push({ op: 'retire', entity: place === nookId ? nook.kind : 'shelf', id: place });
   return ops;
 }

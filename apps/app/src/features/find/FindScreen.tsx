@@ -5,7 +5,7 @@ import { Platform, type TextInput } from 'react-native';
 import { useMedia, XStack, YStack } from 'tamagui';
 import { useHousehold, useHouseholdContext } from '@/data/HouseholdProvider';
 import { recentNooks } from '@/data/recent';
-import { today } from '@/data/today';
+import { today } from '@/data/planContext';
 import { Button } from '@/ui/Button';
 import { Field } from '@/ui/Field';
 import { Settings } from '@/ui/icons';

@@ -1,6 +1,6 @@
 import { placePath, type Found } from '@ours/core';
 import { useHousehold } from '@/data/HouseholdProvider';
-import { today } from '@/data/today';
+import { today } from '@/data/planContext';
 import { ListRow } from '@/ui/ListRow';
 import { Mark } from '@/ui/Mark';
 import { Plate } from '@/ui/Plate';

@@ -7,7 +7,7 @@ import { knownItem, proposedItems } from './knownItem';
 /** Things the home knows that sound like what is being typed. */
 export function Proposals({ card, onPick }: { card: RecordedLine; onPick: (name: string) => void }) {
   const proposed = useHousehold(({ state, store }) =>
-    knownItem(state, store, card) ? [] : proposedItems(store, card.name),
+    knownItem(state, store, card.name) ? [] : proposedItems(store, card.name),
   );
   if (proposed.length === 0) return null;
   return (

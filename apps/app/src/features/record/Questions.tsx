@@ -1,6 +1,6 @@
 import { formatQuantity, type LineQuestion, type RecordedLine } from '@ours/core';
 import { XStack, YStack } from 'tamagui';
-import { today } from '@/data/today';
+import { today } from '@/data/planContext';
 import { Button } from '@/ui/Button';
 import { Words } from '@/ui/Words';
 import { dateWords } from '../stock/words';

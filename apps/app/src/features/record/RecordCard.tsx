@@ -1,15 +1,14 @@
-import { formatQuantity, pluralUnit, readDate, type RecordedLine } from '@ours/core';
+import { convertMeasure, formatQuantity, pluralUnit, readDate, type RecordedLine } from '@ours/core';
 import { useState, type ReactNode } from 'react';
 import { XStack, YStack } from 'tamagui';
 import { useHousehold, useHouseholdContext } from '@/data/HouseholdProvider';
-import { today } from '@/data/today';
+import { today } from '@/data/planContext';
 import { Button } from '@/ui/Button';
 import { Field } from '@/ui/Field';
 import { Small, Strong, Words } from '@/ui/Words';
 import { amountWords, dateWords, sizeWords } from '../stock/words';
 import { knownItem } from './knownItem';
 import { Questions } from './Questions';
-import { inItemUnit } from './useSaveLine';
 
 type Change = (changes: Partial<RecordedLine>) => void;
 
@@ -30,7 +29,7 @@ export function RecordCard({
   const day = today();
   const [editing, setEditing] = useState<'name' | 'expiresOn' | 'openedOn' | 'frozenOn' | null>(null);
   const { known, here } = useHousehold(({ state, store }) => {
-    const item = knownItem(state, store, card);
+    const item = knownItem(state, store, card.name);
     return {
       known: item,
       here: item
@@ -54,7 +53,7 @@ export function RecordCard({
     );
   }
   const unit = known?.unit ?? card.unit ?? 'piece';
-  const converted = inItemUnit(card.quantityThousandths, card.unit, unit);
+  const converted = convertMeasure(card.quantityThousandths, card.unit, unit);
   const step = (by: number): void =>
     onChange({ quantityThousandths: Math.max(0, card.quantityThousandths + by * 1000), quantityGiven: true });
   const shownUnit = card.unit ?? unit;

@@ -5,7 +5,7 @@ import type { TextInput } from 'react-native';
 import { XStack, YStack } from 'tamagui';
 import { useHousehold, useHouseholdContext } from '@/data/HouseholdProvider';
 import { recentNooks, rememberNook } from '@/data/recent';
-import { today } from '@/data/today';
+import { today } from '@/data/planContext';
 import { Button } from '@/ui/Button';
 import { Dialog } from '@/ui/Dialog';
 import { Field } from '@/ui/Field';
@@ -128,7 +128,12 @@ export function RecordScreen() {
           </>
         )}
       </YStack>
-      <JustNow lines={saved} nookId={place.id} onFix={(line) => write(line)} />
+      <JustNow
+        lines={saved}
+        nookId={place.id}
+        onFix={write}
+        onUndone={(id) => setSaved((now) => now.filter((line) => line.id !== id))}
+      />
       <Dialog title="Which place?" open={choosing} onClose={() => setChoosing(false)}>
         <NookPicker
           label="A code or a name"

@@ -1,7 +1,7 @@
 import { lotsDueSoon } from '@ours/core';
 import { useRouter } from 'expo-router';
 import { useHousehold } from '@/data/HouseholdProvider';
-import { today } from '@/data/today';
+import { today } from '@/data/planContext';
 import { useDo } from '@/data/useDo';
 import { Button } from '@/ui/Button';
 import { ListHeading, ListRow } from '@/ui/ListRow';

@@ -155,14 +155,19 @@ export function ShelfTag({
   const ending = summary.late + summary.soon;
   const words = summary.lots === 0 ? 'empty' : `${summary.lots} ${summary.lots === 1 ? 'thing' : 'things'}`;
   const text = fitText(
-    clear.width > 130 && drawn.shelf.name !== '' ? `${drawn.shelf.name}: ${words}` : words,
+    clear.width < 56
+      ? String(summary.lots)
+      : clear.width > 130 && drawn.shelf.name !== ''
+        ? `${drawn.shelf.name}: ${words}`
+        : words,
     clear.width - 6,
     NAME_SIZE,
   );
   const ink = quiet ? palette.quiet : palette.ink;
   const middle = clear.x + clear.width / 2;
   const foot = clear.y + clear.height;
-  const top = foot - Math.min(clear.height - 2, 44);
+  const hatch = ending > 0 && !quiet ? 11 : 0;
+  const top = foot - Math.min(clear.height - 2, 44 + hatch);
   const tag = codeTail(drawn.shelf.code);
   const tagWidth = tag.length * TAG_SIZE * 0.62 + 10;
   return (

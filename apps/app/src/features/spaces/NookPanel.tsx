@@ -3,7 +3,7 @@ import { useRouter } from 'expo-router';
 import { useState } from 'react';
 import { XStack, YStack } from 'tamagui';
 import { useHousehold } from '@/data/HouseholdProvider';
-import { today } from '@/data/today';
+import { today } from '@/data/planContext';
 import { useDo } from '@/data/useDo';
 import { Button } from '@/ui/Button';
 import { Dialog } from '@/ui/Dialog';

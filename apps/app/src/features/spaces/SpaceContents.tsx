@@ -1,7 +1,7 @@
 import { codeTail, describeShelf, summarizeNook } from '@ours/core';
 import { YStack } from 'tamagui';
 import { useHousehold } from '@/data/HouseholdProvider';
-import { today } from '@/data/today';
+import { today } from '@/data/planContext';
 import { ListHeading, ListRow } from '@/ui/ListRow';
 import { Mark } from '@/ui/Mark';
 import { Plate } from '@/ui/Plate';

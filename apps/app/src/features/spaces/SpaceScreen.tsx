@@ -39,7 +39,7 @@ export function SpaceScreen() {
 }
 
 function OpenSpace({ front }: { front: Front }) {
-  const { space, summaryOf } = front;
+  const { space } = front;
   const router = useRouter();
   const { gtMd } = useMedia();
   const [selected, setSelected] = useState<string | null>(null);

@@ -1,6 +1,6 @@
 import { layOutFront, summarizeNook, type FrontView, type NookSummary, type SpaceRow } from '@ours/core';
 import { useHousehold } from '@/data/HouseholdProvider';
-import { today } from '@/data/today';
+import { today } from '@/data/planContext';
 
 export interface Front {
   space: SpaceRow;

@@ -19,8 +19,8 @@ import {
 import { useState } from 'react';
 import { XStack, YStack } from 'tamagui';
 import { useHousehold } from '@/data/HouseholdProvider';
-import { planContext, useDo } from '@/data/useDo';
-import { today } from '@/data/today';
+import { planContext, today } from '@/data/planContext';
+import { useDo } from '@/data/useDo';
 import { Button } from '@/ui/Button';
 import { Choices } from '@/ui/Choices';
 import { Dialog } from '@/ui/Dialog';

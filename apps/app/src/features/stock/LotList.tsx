@@ -1,8 +1,8 @@
 import { effectiveDue, oldestFirst, planTake, type ItemRow, type LotRow } from '@ours/core';
 import { useState } from 'react';
 import { YStack } from 'tamagui';
-import { planContext, useDo } from '@/data/useDo';
-import { today } from '@/data/today';
+import { planContext, today } from '@/data/planContext';
+import { useDo } from '@/data/useDo';
 import { Button } from '@/ui/Button';
 import { ListRow } from '@/ui/ListRow';
 import { Mark } from '@/ui/Mark';
