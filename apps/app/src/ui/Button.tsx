@@ -68,7 +68,10 @@ export function Button({
       {...(selected ? { backgroundColor: '$greenTint', borderColor: '$green' } : {})}
       {...(grow ? { flexGrow: 1, flexBasis: 0 } : {})}
       {...(iconOnly ? { paddingHorizontal: 0, width: 48 } : {})}
-      onPress={press}
+      onPress={(event) => {
+        event.stopPropagation();
+        press();
+      }}
       onKeyDown={
         ((event: KeyboardEvent) => {
           if (event.key !== 'Enter' && event.key !== ' ') return;

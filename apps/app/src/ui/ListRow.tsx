@@ -2,38 +2,35 @@ import type { ReactNode } from 'react';
 import { XStack, YStack } from 'tamagui';
 import { Small, Strong } from './Words';
 
-/** A line of a list: a name, what is to be said about it, and marks at the right. */
+/**
+ * A line of a list: a name, what is to be said about it, and marks or controls at the right. The text is the button; the
+ * rest of the line takes a tap as well.
+ */
 export function ListRow({
   title,
   detail,
   right,
   onPress,
-  label,
   selected = false,
 }: {
   title: ReactNode;
   detail?: string | undefined;
   right?: ReactNode;
   onPress?: () => void;
-  label?: string;
   selected?: boolean;
 }) {
-  const pressable = onPress
+  const button = onPress
     ? {
         role: 'button' as const,
         tabIndex: 0 as const,
-        cursor: 'pointer' as const,
-        onPress,
-        pressStyle: { backgroundColor: '$greenTint' as const },
         onKeyDown: ((event: KeyboardEvent) => {
           if (event.key === 'Enter') onPress();
         }) as never,
-        ...(label === undefined ? {} : { 'aria-label': label }),
       }
     : {};
   return (
     <XStack
-      {...pressable}
+      {...(onPress ? { onPress, cursor: 'pointer', pressStyle: { backgroundColor: '$greenTint' } } : {})}
       minHeight={60}
       paddingVertical={9}
       paddingHorizontal={16}
@@ -43,7 +40,7 @@ export function ListRow({
       borderBottomWidth={1}
       borderColor="$borderColor"
     >
-      <YStack flex={1} minWidth={0}>
+      <YStack {...button} flex={1} minWidth={0} minHeight={42} justifyContent="center">
         <Strong numberOfLines={2}>{title}</Strong>
         {detail ? <Small numberOfLines={2}>{detail}</Small> : null}
       </YStack>

@@ -5,7 +5,7 @@ import type { IconType } from './Button';
 import { Basket, Nooks, Pencil, Rounds, Search } from './icons';
 import { RAIL_WIDTH } from './useContentWidth';
 import { usePalette } from './usePalette';
-import { Strong, Title } from './Words';
+import { Strong } from './Words';
 
 interface Place {
   path: string;
@@ -144,9 +144,9 @@ function Rail() {
       borderColor="$borderColor"
       backgroundColor="$background"
     >
-      <Title role="presentation" padding={10} paddingBottom={18}>
+      <Strong fontFamily="$heading" fontSize={20} lineHeight={26} padding={10} paddingBottom={18}>
         Every Nook
-      </Title>
+      </Strong>
       {PLACES.map((place) => (
         <RailLink key={place.path} place={place} />
       ))}

@@ -5,6 +5,7 @@ import { useHousehold, useHouseholdContext } from '@/data/HouseholdProvider';
 import { today } from '@/data/planContext';
 import { Button } from '@/ui/Button';
 import { Field } from '@/ui/Field';
+import { Minus, Plus } from '@/ui/icons';
 import { Small, Strong, Words } from '@/ui/Words';
 import { amountWords, dateWords, sizeWords } from '../stock/words';
 import { knownItem } from './knownItem';
@@ -75,11 +76,11 @@ export function RecordCard({
           {shownUnit === 'piece' ? ` ${pluralUnit('piece', card.quantityThousandths)}` : ''}
         </Strong>
         <XStack borderWidth={1} borderColor="$color" borderRadius={10} alignItems="center">
-          <Button kind="quiet" label="One less" iconOnly icon={MinusIcon} onPress={() => step(-1)} />
+          <Button kind="quiet" label="One less" iconOnly icon={Minus} onPress={() => step(-1)} />
           <Strong minWidth={28} textAlign="center">
             {formatQuantity(card.quantityThousandths)}
           </Strong>
-          <Button kind="quiet" label="One more" iconOnly icon={PlusIcon} onPress={() => step(1)} />
+          <Button kind="quiet" label="One more" iconOnly icon={Plus} onPress={() => step(1)} />
         </XStack>
       </Line>
       {converted === null ? (
@@ -175,9 +176,6 @@ export function RecordCard({
     </Frame>
   );
 }
-
-const MinusIcon = ({ color }: { color?: string }) => <Strong style={{ color: color ?? 'inherit' }}>−</Strong>;
-const PlusIcon = ({ color }: { color?: string }) => <Strong style={{ color: color ?? 'inherit' }}>+</Strong>;
 
 function Frame({ children }: { children: ReactNode }) {
   return (

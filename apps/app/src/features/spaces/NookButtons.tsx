@@ -18,11 +18,14 @@ export function NookButtons({
   const clear = place(drawn.clear);
   return (
     <>
-      <Hit
-        box={clear}
-        label={`Shelf ${codeTail(drawn.shelf.code)}, ${drawn.shelf.name || SHELF_KIND_WORDS[drawn.shelf.kind].toLowerCase()}`}
-        onPress={() => onPressNook(drawn.shelf.id)}
-      />
+      {/* A shelf with bins is covered by them; it is chosen from the list. */}
+      {drawn.bins.length > 0 ? null : (
+        <Hit
+          box={clear}
+          label={`Shelf ${codeTail(drawn.shelf.code)}, ${drawn.shelf.name || SHELF_KIND_WORDS[drawn.shelf.kind].toLowerCase()}`}
+          onPress={() => onPressNook(drawn.shelf.id)}
+        />
+      )}
       {drawn.bins.map(({ bin, box }) => (
         <Hit
           key={bin.id}

@@ -82,7 +82,6 @@ export function NookPicker({
             key={one.id}
             title={one.name}
             detail={one.way}
-            label={`${one.name}, ${one.way}, ${one.code}`}
             onPress={() => onPick(one.id, one.name)}
             right={<Plate code={one.code} />}
           />

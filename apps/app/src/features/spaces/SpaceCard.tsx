@@ -14,7 +14,6 @@ export function SpaceCard({ spaceId, width, sub }: { spaceId: string; width: num
     <YStack
       role="link"
       tabIndex={0}
-      aria-label={`${front.space.name}${sub ? `, ${sub}` : ''}`}
       width={width}
       padding={10}
       gap={6}

@@ -34,10 +34,10 @@ export function SpaceContents({
             title={`${codeTail(shelf.code)}  ${name}`}
             remark={bins.length === 0 && loose === 0 ? 'empty' : undefined}
           />
-          {loose > 0 ? (
+          {loose > 0 || bins.length === 0 ? (
             <ListRow
               title={`On the ${shelf.kind.replace('_', ' ')} itself`}
-              detail={namesWords(summary.itemNames)}
+              detail={loose > 0 ? namesWords(summary.itemNames) : 'nothing yet'}
               onPress={() => onPick(shelf.id)}
               selected={selected === shelf.id}
               right={<Plate code={shelf.code} />}

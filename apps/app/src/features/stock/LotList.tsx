@@ -29,7 +29,6 @@ export function LotList({ lots }: { lots: readonly ListedLot[] }) {
           <ListRow
             key={lot.id}
             title={item.name}
-            label={`${item.name}, ${detail}; more`}
             detail={detail}
             onPress={() => setOpen(lot.id)}
             right={
@@ -38,7 +37,7 @@ export function LotList({ lots }: { lots: readonly ListedLot[] }) {
                 {mark ? <Mark {...mark} /> : null}
                 {low ? <Mark kind="low" label="low" /> : null}
                 <Button
-                  label={`Take one ${item.name}`}
+                  label={`−1, take one ${item.name}`}
                   icon={MinusOne}
                   iconOnly
                   disabled={lot.quantityThousandths === 0}

@@ -1,0 +1,14 @@
+/**
+ * Ratios side by side in one run; no limits, nothing fails. `npm run bench` starts what it needs (the test cluster) and
+ * wants the app built (./run demo or ./run test did that).
+ */
+import { benchBundle } from './bundle';
+import { benchCommands } from './commands';
+import { benchDevice } from './device';
+import { benchFind } from './find';
+
+process.stdout.write(`Node.js ${process.version}, ${new Date().toISOString().slice(0, 10)}\n`);
+benchFind();
+benchDevice();
+await benchCommands();
+await benchBundle();

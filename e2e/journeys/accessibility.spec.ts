@@ -1,0 +1,81 @@
+import AxeBuilder from '@axe-core/playwright';
+import type { Page } from '@playwright/test';
+import { expect, goTo, openDemo, test, type HomeServer } from './home';
+
+async function serious(page: Page): Promise<string[]> {
+  const { violations } = await new AxeBuilder({ page })
+    .withTags(['wcag2a', 'wcag2aa', 'wcag21a', 'wcag21aa', 'wcag22aa'])
+    .analyze();
+  return violations
+    .filter(({ impact }) => impact === 'serious' || impact === 'critical')
+    .map(
+      ({ id, nodes }) =>
+        `${id}: ${nodes
+          .slice(0, 3)
+          .map((node) => node.html.slice(0, 160))
+          .join(' | ')}`,
+    );
+}
+
+const VIEWS: [name: string, open: (page: Page, server: HomeServer) => Promise<void>][] = [
+  ['find', (page) => goTo(page, 'Find')],
+  [
+    'an answer',
+    async (page) => {
+      await goTo(page, 'Find');
+      await page.getByTestId('find').fill('lantern');
+      await expect(page.getByTestId('answer')).toBeVisible();
+    },
+  ],
+  ['nooks', (page) => goTo(page, 'Nooks')],
+  [
+    'a space',
+    async (page) => {
+      await goTo(page, 'Nooks');
+      await page.getByRole('link', { name: 'Rack 1' }).click();
+      await page.getByRole('button', { name: /^Bin B3/ }).click();
+      await expect(page.getByTestId('nook-panel')).toBeVisible();
+    },
+  ],
+  [
+    'a bin',
+    async (page) => {
+      await page.getByTestId('nook-panel').getByRole('button', { name: 'Look inside' }).click();
+      await expect(page.getByText('In it')).toBeVisible();
+    },
+  ],
+  [
+    'record',
+    async (page) => {
+      await goTo(page, 'Record');
+      await page.getByTestId('record-line').fill('6 tins tomatoes 400 g exp mar 27');
+      await expect(page.getByTestId('record-card')).toBeVisible();
+    },
+  ],
+  ['restock', (page) => goTo(page, 'Restock')],
+  ['rounds', (page) => goTo(page, 'Rounds')],
+];
+
+for (const colorScheme of ['light', 'dark'] as const) {
+  test(`no serious findings of axe on the main views, ${colorScheme} @wide`, async ({ page, server }) => {
+    await page.emulateMedia({ colorScheme });
+    await page.goto(server.url);
+    await expect(page.getByRole('button', { name: 'Open the demo home' })).toBeVisible();
+    const found: Record<string, string[]> = {};
+    const look = async (name: string): Promise<void> => {
+      const findings = await serious(page);
+      if (findings.length > 0) found[name] = findings;
+    };
+    await look('sign-in');
+    await openDemo(page, server);
+    for (const [name, open] of VIEWS) {
+      await open(page, server);
+      await page.waitForTimeout(300);
+      await look(name);
+    }
+    await page.goto(`${server.url}/household`);
+    await expect(page.getByText('People')).toBeVisible();
+    await look('household');
+    expect(found).toEqual({});
+  });
+}

@@ -1,0 +1,30 @@
+import { defineConfig } from '@playwright/test';
+
+const launchOptions = {
+  executablePath: process.env.CHROMIUM_PATH ?? '/usr/bin/chromium',
+  chromiumSandbox: false,
+  args: [
+    '--headless',
+    '--no-sandbox',
+    '--disable-gpu',
+    '--disable-quic',
+    '--no-first-run',
+    '--disable-background-networking',
+    '--disable-component-update',
+    '--disable-sync',
+  ],
+};
+
+export default defineConfig({
+  testDir: './journeys',
+  workers: 1,
+  timeout: 60_000,
+  expect: { timeout: 8000 },
+  forbidOnly: Boolean(process.env.CI),
+  outputDir: './test-results',
+  use: { launchOptions, trace: 'off', actionTimeout: 10_000, locale: 'en-GB', timezoneId: 'UTC' },
+  projects: [
+    { name: 'phone', use: { viewport: { width: 390, height: 844 }, deviceScaleFactor: 2, hasTouch: true } },
+    { name: 'wide', use: { viewport: { width: 1280, height: 800 } }, grep: /@wide/ },
+  ],
+});
