@@ -22,7 +22,8 @@ export function bigHome(count: number): { state: HouseholdState; finder: Househo
     const name = at < items.length ? base.name : `${pick(words)} ${pick(words)} ${pick(words)} ${at}`;
     names.push(name);
     put({ entity: 'item', row: { ...base, id: `item-${at}`, name } });
-    for (let lot = 0; lot < (at % 2 === 0 ? 3 : 2); lot++) put({ entity: 'lot', row: { ...pick(lots), id: `lot-${at}-${lot}`, itemId: `item-${at}` } });
+    for (let lot = 0; lot < (at % 2 === 0 ? 3 : 2); lot++)
+      put({ entity: 'lot', row: { ...pick(lots), id: `lot-${at}-${lot}`, itemId: `item-${at}` } });
   }
   return { state, finder, names };
 }

@@ -9,7 +9,12 @@ import { quantile, table } from './table';
 
 const root = resolve(import.meta.dirname, '..');
 const RUNS = 5;
-const TYPES: Record<string, string> = { '.html': 'text/html', '.js': 'text/javascript', '.ttf': 'font/ttf', '.svg': 'image/svg+xml' };
+const TYPES: Record<string, string> = {
+  '.html': 'text/html',
+  '.js': 'text/javascript',
+  '.ttf': 'font/ttf',
+  '.svg': 'image/svg+xml',
+};
 
 /** Cold start in bytes and time beside an empty app of the same stack, both served the same way. */
 export async function benchBundle(): Promise<void> {
@@ -24,7 +29,14 @@ export async function benchBundle(): Promise<void> {
   table('Cold start (an empty cache, Chromium on loopback)', [
     ['what', 'files', 'gzip KB', 'first words ms (median)', 'bytes / empty', 'time / empty'],
     ['an empty app of the same stack', a.files, a.kilobytes, a.milliseconds, 1, 1],
-    ['Every Nook, sign-in', b.files, b.kilobytes, b.milliseconds, b.kilobytes / a.kilobytes, b.milliseconds / a.milliseconds],
+    [
+      'Every Nook, sign-in',
+      b.files,
+      b.kilobytes,
+      b.milliseconds,
+      b.kilobytes / a.kilobytes,
+      b.milliseconds / a.milliseconds,
+    ],
   ]);
 }
 
@@ -35,16 +47,25 @@ function buildEmptyApp(): string {
   if (existsSync(join(built, 'index.html'))) return built;
   rmSync(folder, { recursive: true, force: true });
   mkdirSync(join(folder, 'app'), { recursive: true });
-  for (const file of ['app.json', 'metro.config.js', 'babel.config.js', 'package.json']) cpSync(join(root, 'apps/app', file), join(folder, file));
+  for (const file of ['app.json', 'metro.config.js', 'babel.config.js', 'package.json'])
+    cpSync(join(root, 'apps/app', file), join(folder, file));
   mkdirSync(join(folder, 'src/ui'), { recursive: true });
-  for (const file of ['tamagui.config.ts', 'palette.ts']) cpSync(join(root, 'apps/app/src/ui', file), join(folder, 'src/ui', file));
+  for (const file of ['tamagui.config.ts', 'palette.ts'])
+    cpSync(join(root, 'apps/app/src/ui', file), join(folder, 'src/ui', file));
   symlinkSync(join(root, 'node_modules'), join(folder, 'node_modules'));
   writeFileSync(
     join(folder, 'app/_layout.tsx'),
     "import { Slot } from 'expo-router';\nimport { TamaguiProvider } from 'tamagui';\nimport { config } from '../src/ui/tamagui.config';\nexport default () => (<TamaguiProvider config={config} defaultTheme=\"light\"><Slot /></TamaguiProvider>);\n",
   );
-  writeFileSync(join(folder, 'app/index.tsx'), "import { Text } from 'tamagui';\nexport default () => <Text>nothing here</Text>;\n");
-  execFileSync('npx', ['expo', 'export', '--platform', 'web', '--output-dir', 'dist'], { cwd: folder, env: { ...process.env, CI: '1', EXPO_NO_TELEMETRY: '1', EXPO_OFFLINE: '1' }, stdio: 'ignore' });
+  writeFileSync(
+    join(folder, 'app/index.tsx'),
+    "import { Text } from 'tamagui';\nexport default () => <Text>nothing here</Text>;\n",
+  );
+  execFileSync('npx', ['expo', 'export', '--platform', 'web', '--output-dir', 'dist'], {
+    cwd: folder,
+    env: { ...process.env, CI: '1', EXPO_NO_TELEMETRY: '1', EXPO_OFFLINE: '1' },
+    stdio: 'ignore',
+  });
   return built;
 }
 
@@ -58,15 +79,36 @@ async function coldStart(folder: string, words: string): Promise<Start> {
   const sent = { files: 0, bytes: 0 };
   const server = createServer((req, res) => {
     const path = join(folder, decodeURIComponent(new URL(req.url ?? '/', 'http://x').pathname));
-    if (req.url?.startsWith('/api/')) return void res.writeHead(401, { 'content-type': 'application/problem+json' }).end('{"code":"not_signed_in","status":401}');
+    if (req.url?.startsWith('/api/'))
+      return void res
+        .writeHead(401, { 'content-type': 'application/problem+json' })
+        .end('{"code":"not_signed_in","status":401}');
     const file = existsSync(path) && statSync(path).isFile() ? path : join(folder, 'index.html');
     const body = gzipSync(readFileSync(file));
     sent.files++;
     sent.bytes += body.length;
-    res.writeHead(200, { 'content-type': TYPES[extname(file)] ?? 'application/octet-stream', 'content-encoding': 'gzip' }).end(body);
+    res
+      .writeHead(200, {
+        'content-type': TYPES[extname(file)] ?? 'application/octet-stream',
+        'content-encoding': 'gzip',
+      })
+      .end(body);
   }).listen(0, '127.0.0.1');
   const url = `http://127.0.0.1:${(server.address() as AddressInfo).port}/`;
-  const browser = await chromium.launch({ executablePath: process.env.CHROMIUM_PATH ?? '/usr/bin/chromium', chromiumSandbox: false, args: ['--headless', '--no-sandbox', '--disable-gpu', '--disable-quic', '--no-first-run', '--disable-background-networking', '--disable-component-update', '--disable-sync'] });
+  const browser = await chromium.launch({
+    executablePath: process.env.CHROMIUM_PATH ?? '/usr/bin/chromium',
+    chromiumSandbox: false,
+    args: [
+      '--headless',
+      '--no-sandbox',
+      '--disable-gpu',
+      '--disable-quic',
+      '--no-first-run',
+      '--disable-background-networking',
+      '--disable-component-update',
+      '--disable-sync',
+    ],
+  });
   const times: number[] = [];
   for (let run = 0; run < RUNS; run++) {
     Object.assign(sent, { files: 0, bytes: 0 });
@@ -82,4 +124,3 @@ async function coldStart(folder: string, words: string): Promise<Start> {
   server.close();
   return { files: sent.files, kilobytes: sent.bytes / 1024, milliseconds: quantile(times, 0.5) };
 }
-

@@ -15,16 +15,26 @@ const CLIENTS = 4;
 /** Commands per second beside bare single-row inserts by pgbench: same cluster, same durability, same number of clients. */
 export async function benchCommands(): Promise<void> {
   const printed = execFileSync('bash', [`${root}/tools/cluster.sh`, 'start', 'test'], { encoding: 'utf8' });
-  const cluster = Object.fromEntries(printed.trim().split('\n').map((line) => line.split(/=(.*)/s).slice(0, 2))) as Record<string, string>;
+  const cluster = Object.fromEntries(
+    printed
+      .trim()
+      .split('\n')
+      .map((line) => line.split(/=(.*)/s).slice(0, 2)),
+  ) as Record<string, string>;
   const name = `bench_${Date.now()}`;
   const inDatabase = (url: string): string => url.replace(/\/[^/]*$/, `/${name}`);
   const admin = new pg.Client({ connectionString: cluster.OWNER_URL! });
   await admin.connect();
   await admin.query(`create database ${name}`);
-  const durability = await admin.query("select string_agg(name || '=' || setting, ', ') as said from pg_settings where name in ('fsync', 'synchronous_commit', 'full_page_writes')");
+  const durability = await admin.query(
+    "select string_agg(name || '=' || setting, ', ') as said from pg_settings where name in ('fsync', 'synchronous_commit', 'full_page_writes')",
+  );
   await migrateDatabase(inDatabase(cluster.OWNER_URL!));
   const bare = pgbenchInserts(inDatabase(cluster.OWNER_URL!));
-  const context = await createContext({ databaseUrl: inDatabase(cluster.DATABASE_URL!), log: pino({ level: 'silent' }) });
+  const context = await createContext({
+    databaseUrl: inDatabase(cluster.DATABASE_URL!),
+    log: pino({ level: 'silent' }),
+  });
   const oneHome = await commandsPerSecond(context, 1);
   const fourHomes = await commandsPerSecond(context, CLIENTS);
   await context.close();
@@ -41,15 +51,31 @@ export async function benchCommands(): Promise<void> {
 function pgbenchInserts(url: string): number {
   const script = join(mkdtempSync(join(tmpdir(), 'nook-bench-')), 'insert.sql');
   writeFileSync(script, "insert into bench_row (at, what) values (now(), 'one row');\n");
-  execFileSync('psql', ['-qX', url, '-c', 'create table bench_row (id bigserial primary key, at timestamptz, what text)']);
+  execFileSync('psql', [
+    '-qX',
+    url,
+    '-c',
+    'create table bench_row (id bigserial primary key, at timestamptz, what text)',
+  ]);
   const bin = execFileSync('pg_config', ['--bindir'], { encoding: 'utf8' }).trim();
-  const printed = execFileSync(`${bin}/pgbench`, ['-n', '-c', String(CLIENTS), '-T', String(SECONDS), '-f', script, '-d', url], { encoding: 'utf8', stdio: ['ignore', 'pipe', 'ignore'] });
+  const printed = execFileSync(
+    `${bin}/pgbench`,
+    ['-n', '-c', String(CLIENTS), '-T', String(SECONDS), '-f', script, '-d', url],
+    { encoding: 'utf8', stdio: ['ignore', 'pipe', 'ignore'] },
+  );
   return Number(/tps = ([\d.]+)/.exec(printed)?.[1]);
 }
 
 async function commandsPerSecond(context: Awaited<ReturnType<typeof createContext>>, homes: number): Promise<number> {
   const senders = await Promise.all(
-    Array.from({ length: homes }, () => signUp(context, { name: 'Bench', email: `${uuidv7()}@ferry-house.example`, password: 'a ferry on the river', householdName: 'Ferry house' })),
+    Array.from({ length: homes }, () =>
+      signUp(context, {
+        name: 'Bench',
+        email: `${uuidv7()}@ferry-house.example`,
+        password: 'a ferry on the river',
+        householdName: 'Ferry house',
+      }),
+    ),
   );
   const until = Date.now() + SECONDS * 1000;
   const started = Date.now();
@@ -58,7 +84,12 @@ async function commandsPerSecond(context: Awaited<ReturnType<typeof createContex
     const sender = senders[at % homes]!;
     while (Date.now() < until) {
       const occurredAt = new Date().toISOString();
-      const answer = await runCommand(context, sender, { id: uuidv7(), intent: 'bench', occurredAt, ops: [{ op: 'create', entity: 'room', id: uuidv7(), fields: { name: 'Boat loft', sort: 0 } }] });
+      const answer = await runCommand(context, sender, {
+        id: uuidv7(),
+        intent: 'bench',
+        occurredAt,
+        ops: [{ op: 'create', entity: 'room', id: uuidv7(), fields: { name: 'Boat loft', sort: 0 } }],
+      });
       if (answer.status !== 'applied') throw new Error('refused');
       done++;
     }

@@ -12,7 +12,11 @@ export function benchDevice(): void {
     for (let at = 0; at < 500; at++) {
       const lot = state.get('lot', `lot-${at % count}-0`)!;
       const started = performance.now();
-      const ops = planTake([lot], 1000, { newId: () => `e${serial++}`, now: new Date().toISOString(), today: '2026-11-24' });
+      const ops = planTake([lot], 1000, {
+        newId: () => `e${serial++}`,
+        now: new Date().toISOString(),
+        today: '2026-11-24',
+      });
       const applied = applyCommand(state, { id: `c${at}`, intent: 'bench', occurredAt: '', ops }, 0);
       if (applied.ok) {
         for (const row of applied.changed) {

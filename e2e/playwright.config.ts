@@ -1,19 +1,5 @@
 import { defineConfig } from '@playwright/test';
-
-const launchOptions = {
-  executablePath: process.env.CHROMIUM_PATH ?? '/usr/bin/chromium',
-  chromiumSandbox: false,
-  args: [
-    '--headless',
-    '--no-sandbox',
-    '--disable-gpu',
-    '--disable-quic',
-    '--no-first-run',
-    '--disable-background-networking',
-    '--disable-component-update',
-    '--disable-sync',
-  ],
-};
+import { launchOptions } from './launchOptions';
 
 export default defineConfig({
   testDir: './journeys',

@@ -33,7 +33,10 @@ const jest = (name, cwd) => () => {
 
 const playwright = () => {
   const file = join(scratch, 'e2e.json');
-  const ok = run('end to end', 'npx', ['playwright', 'test', '--reporter=list,json'], { cwd: 'e2e', env: { PLAYWRIGHT_JSON_OUTPUT_NAME: file } });
+  const ok = run('end to end', 'npx', ['playwright', 'test', '--reporter=list,json'], {
+    cwd: 'e2e',
+    env: { PLAYWRIGHT_JSON_OUTPUT_NAME: file },
+  });
   const { expected = 0, unexpected = 0, flaky = 0 } = readJson(file).stats ?? {};
   count(expected, ok ? 0 : Math.max(1, unexpected + flaky));
 };
@@ -53,6 +56,7 @@ const steps = {
   'types: demo': single('types: demo', 'npx', ['tsc', '-p', 'demo']),
   'types: server': single('types: server', 'npx', ['tsc', '-p', 'apps/server']),
   'types: app': single('types: app', 'npx', ['tsc', '-p', 'apps/app']),
+  'types: bench': single('types: bench', 'npx', ['tsc', '-p', 'bench']),
   'types: e2e': single('types: e2e', 'npx', ['tsc', '-p', 'e2e']),
   lint: single('lint', 'npx', ['eslint', '.', '--max-warnings', '0']),
   formatting: single('formatting', 'npx', ['prettier', '--check', '--log-level', 'warn', '.']),

@@ -1,89 +1,10 @@
-/** A real server on a real PostgreSQL for each worker, that a journey may stop and start; and the common first steps. */
+/** What the journeys have in common: a server per worker, and the first steps. */
 import { expect, test as base, type Page } from '@playwright/test';
-import { execFileSync, spawn, type ChildProcess } from 'node:child_process';
 import { randomBytes } from 'node:crypto';
-import { createServer, type AddressInfo } from 'node:net';
-import { resolve } from 'node:path';
-
-const root = resolve(import.meta.dirname, '../..');
-
-export class HomeServer {
-  private child: ChildProcess | null = null;
-  private constructor(
-    readonly url: string,
-    private readonly env: Record<string, string>,
-  ) {}
-
-  static async create(): Promise<HomeServer> {
-    const printed = execFileSync('bash', [`${root}/tools/cluster.sh`, 'start', 'test'], { encoding: 'utf8' });
-    const cluster = Object.fromEntries(
-      printed
-        .trim()
-        .split('\n')
-        .map((line) => line.split(/=(.*)/s).slice(0, 2)),
-    ) as Record<string, string>;
-    const name = `journey_${randomBytes(5).toString('hex')}`;
-    const inDatabase = (url: string): string => url.replace(/\/[^/]*$/, `/${name}`);
-    execFileSync('psql', ['-qX', cluster.OWNER_URL!, '-c', `create database ${name}`]);
-    const env = {
-      OWNER_URL: inDatabase(cluster.OWNER_URL!),
-      DATABASE_URL: inDatabase(cluster.DATABASE_URL!),
-      LOG_LEVEL: 'silent',
-      SIGN_IN_TRIES: '1000',
-    };
-    execFileSync(process.execPath, ['--import', 'tsx', 'src/prepare.ts', '--demo'], {
-      cwd: `${root}/apps/server`,
-      env: { ...process.env, ...env },
-    });
-    const port = await freePort();
-    const server = new HomeServer(`http://127.0.0.1:${port}`, {
-      ...env,
-      PORT: String(port),
-      STATIC_DIR: `${root}/apps/app/dist`,
-    });
-    await server.start();
-    return server;
-  }
-
-  async start(): Promise<void> {
-    this.child = spawn(process.execPath, ['--import', 'tsx', 'src/main.ts'], {
-      cwd: `${root}/apps/server`,
-      env: { ...process.env, ...this.env },
-      stdio: 'inherit',
-    });
-    for (let tries = 0; tries < 150; tries++) {
-      const up = await fetch(`${this.url}/api/status`).then(
-        (response) => response.ok,
-        () => false,
-      );
-      if (up) return;
-      await new Promise((done) => setTimeout(done, 100));
-    }
-    throw new Error('the server did not come up');
-  }
-
-  async stop(): Promise<void> {
-    const { child } = this;
-    this.child = null;
-    if (!child) return;
-    const gone = new Promise((done) => child.once('exit', done));
-    child.kill('SIGTERM');
-    await gone;
-  }
-}
-
-function freePort(): Promise<number> {
-  return new Promise((done) => {
-    const probe = createServer().listen(0, '127.0.0.1', () => {
-      const { port } = probe.address() as AddressInfo;
-      probe.close(() => done(port));
-    });
-  });
-}
+import { HomeServer } from '../HomeServer';
 
 export const test = base.extend<object, { server: HomeServer }>({
   server: [
-    // eslint-disable-next-line no-empty-pattern
     async ({}, use) => {
       const server = await HomeServer.create();
       await use(server);
@@ -138,4 +59,4 @@ export async function goTo(page: Page, place: 'Find' | 'Nooks' | 'Record' | 'Res
   await page.getByRole('navigation').getByRole('link', { name: place }).click();
 }
 
-export { expect };
+export { expect, type HomeServer };

@@ -23,11 +23,23 @@ const keyOf = (householdId: string) => ['household', householdId] as const;
 const snapshotOf = (store: HouseholdStore): Snapshot => ({ store, state: store.state, version: store.version });
 
 /** Opens the household on this device, keeps it in step with the server, and makes it a query that screens read. */
-export function HouseholdProvider({ me, loading, children }: { me: Me; loading: ReactNode; children: ReactNode }) {
+export function HouseholdProvider({
+  me,
+  loading,
+  failed,
+  children,
+}: {
+  me: Me;
+  loading: ReactNode;
+  /** Shown when this browser keeps no data for the app. */
+  failed: ReactNode;
+  children: ReactNode;
+}) {
   const queries = useQueryClient();
   const [store, setStore] = useState<HouseholdStore | null>(null);
   const [connection, setConnection] = useState<Connection>('connecting');
   const [engine, setEngine] = useState<SyncEngine | null>(null);
+  const [broken, setBroken] = useState(false);
   const { householdId } = me;
 
   useEffect(() => {
@@ -36,23 +48,26 @@ export function HouseholdProvider({ me, loading, children }: { me: Me; loading: 
     let cancelled = false;
     const channel = typeof BroadcastChannel === 'undefined' ? null : new BroadcastChannel(`nook-${householdId}`);
 
-    void HouseholdStore.open(householdId).then((fresh) => {
-      if (cancelled) return fresh.close();
-      opened = fresh;
-      let queued = fresh.waiting.length + fresh.refused.length;
-      queries.setQueryData(keyOf(householdId), snapshotOf(fresh));
-      fresh.subscribe(() => {
+    void HouseholdStore.open(householdId).then(
+      (fresh) => {
+        if (cancelled) return fresh.close();
+        opened = fresh;
+        let queued = fresh.waiting.length + fresh.refused.length;
         queries.setQueryData(keyOf(householdId), snapshotOf(fresh));
-        const now = fresh.waiting.length + fresh.refused.length;
-        if (now !== queued) channel?.postMessage('queue');
-        queued = now;
-      });
-      sync = new SyncEngine(fresh, browserPorts(householdId), setConnection);
-      if (channel) channel.onmessage = () => void fresh.rereadQueue();
-      sync.start();
-      setEngine(sync);
-      setStore(fresh);
-    });
+        fresh.subscribe(() => {
+          queries.setQueryData(keyOf(householdId), snapshotOf(fresh));
+          const now = fresh.waiting.length + fresh.refused.length;
+          if (now !== queued) channel?.postMessage('queue');
+          queued = now;
+        });
+        sync = new SyncEngine(fresh, browserPorts(householdId), setConnection);
+        if (channel) channel.onmessage = () => void fresh.rereadQueue();
+        sync.start();
+        setEngine(sync);
+        setStore(fresh);
+      },
+      () => setBroken(true),
+    );
     return () => {
       cancelled = true;
       sync?.stop();
@@ -62,6 +77,7 @@ export function HouseholdProvider({ me, loading, children }: { me: Me; loading: 
   }, [householdId, queries]);
 
   const syncNow = useCallback(() => void engine?.sync(), [engine]);
+  if (broken) return <>{failed}</>;
   if (!store) return <>{loading}</>;
   return <HouseholdContext.Provider value={{ me, store, connection, syncNow }}>{children}</HouseholdContext.Provider>;
 }

@@ -3,13 +3,14 @@ import { planTake, type Op } from '@ours/core';
 import { v7 as uuidv7 } from 'uuid';
 import { forgetDeviceDb } from './deviceDb';
 import { HouseholdStore } from './HouseholdStore';
-import { lotRow, sampleRows } from './sampleRows.test-support';
+import { ID, lotRow, sampleRows } from './sampleRows.test-support';
 
 const context = () => ({ newId: () => uuidv7(), now: new Date().toISOString(), today: '2026-11-24' });
 const take = (store: HouseholdStore, amount: number): Op[] =>
-  planTake([store.state.get('lot', 'lot')!], amount * 1000, context());
-const left = (store: HouseholdStore): number => store.state.get('lot', 'lot')!.quantityThousandths / 1000;
+  planTake([store.state.get('lot', ID.lot)!], amount * 1000, context());
+const left = (store: HouseholdStore): number => store.state.get('lot', ID.lot)!.quantityThousandths / 1000;
 
+const CELLAR = uuidv7();
 let home = '';
 let store: HouseholdStore;
 beforeEach(async () => {
@@ -30,7 +31,7 @@ describe('a household on the device', () => {
     expect(left(store)).toBe(20);
     expect(store.waiting).toHaveLength(1);
     expect(store.seq).toBe(1);
-    expect(store.finder.find('lampion')[0]).toMatchObject({ kind: 'item', item: { id: 'item' } });
+    expect(store.finder.find('lampion')[0]).toMatchObject({ kind: 'item', item: { id: ID.item } });
   });
 
   it('shows a change at once and keeps it while the server has not numbered it', async () => {
@@ -49,21 +50,21 @@ describe('a household on the device', () => {
   it('puts back what the server refuses and keeps the command until it is dealt with', async () => {
     await store.run('stock_taken', take(store, 4));
     const { at } = store.waiting[0]!;
-    await store.answer(at, { seq: null, refusal: { kind: 'unknown_id', entity: 'lot', id: 'lot' } });
+    await store.answer(at, { seq: null, refusal: { kind: 'unknown_id', entity: 'lot', id: ID.lot } });
     expect(left(store)).toBe(24);
     expect(store.refused).toHaveLength(1);
     const first = store.refused[0]!.command.id;
     await store.settle(at, 'retry');
     expect(left(store)).toBe(20);
     expect(store.waiting[0]!.command.id).not.toBe(first);
-    await store.answer(at, { seq: null, refusal: { kind: 'unknown_id', entity: 'lot', id: 'lot' } });
+    await store.answer(at, { seq: null, refusal: { kind: 'unknown_id', entity: 'lot', id: ID.lot } });
     await store.settle(at, 'drop');
     expect(store.refused).toHaveLength(0);
     expect(left(store)).toBe(24);
   });
 
   it('answers why a command cannot be done, and queues nothing', async () => {
-    expect(await store.run('bin_retired', [{ op: 'retire', entity: 'bin', id: 'bin' }])).toMatchObject({
+    expect(await store.run('bin_retired', [{ op: 'retire', entity: 'bin', id: ID.bin }])).toMatchObject({
       ok: false,
       refusal: { kind: 'holds_stock' },
     });
@@ -79,15 +80,13 @@ describe('a household on the device', () => {
   });
 
   it('forgets a new row when its command is dropped', async () => {
-    await store.run('room_added', [
-      { op: 'create', entity: 'room', id: 'cellar', fields: { name: 'Cellar', sort: 1 } },
-    ]);
-    expect(store.state.get('room', 'cellar')).toBeDefined();
+    await store.run('room_added', [{ op: 'create', entity: 'room', id: CELLAR, fields: { name: 'Cellar', sort: 1 } }]);
+    expect(store.state.get('room', CELLAR)).toBeDefined();
     await store.answer(store.waiting[0]!.at, {
       seq: null,
-      refusal: { kind: 'id_taken', entity: 'room', id: 'cellar' },
+      refusal: { kind: 'id_taken', entity: 'room', id: CELLAR },
     });
-    expect(store.state.get('room', 'cellar')).toBeUndefined();
+    expect(store.state.get('room', CELLAR)).toBeUndefined();
   });
 
   it('two tabs share one queue', async () => {

@@ -1,4 +1,4 @@
-import type { ChangePage } from '@ours/contracts';
+import { check, commandSchema, type ChangePage } from '@ours/contracts';
 import {
   applyCommand,
   HouseholdFinder,
@@ -12,7 +12,8 @@ import {
 import { v7 as uuidv7 } from 'uuid';
 import { openDeviceDb, readStored, storePage, type DeviceDb, type QueuedCommand } from './deviceDb';
 
-export type RunOutcome = { ok: true; undo: Command } | { ok: false; refusal: Refusal };
+export type RunOutcome =
+  { ok: true; undo: Command } | { ok: false; refusal: Refusal | { kind: 'not_accepted'; detail: string } };
 
 /**
  * One household on this device. `state` is what screens show: the rows the server has numbered, with the waiting
@@ -72,6 +73,8 @@ export class HouseholdStore {
   async run(intent: string, ops: Op[], undoes: string | null = null): Promise<RunOutcome> {
     const now = new Date().toISOString();
     const command: Command = { id: uuidv7(), intent, occurredAt: now, ops, undoes };
+    const checked = check(commandSchema, command);
+    if (!checked.ok) return { ok: false, refusal: { kind: 'not_accepted', detail: checked.problem } };
     const applied = applyCommand(this.state, command, 0);
     if (!applied.ok) return { ok: false, refusal: applied.refusal };
     const undo = invertCommand(this.state, command, { newId: () => uuidv7(), now });

@@ -4,7 +4,7 @@ import { applyCommand, HouseholdState, type Command } from '@ours/core';
 import { v7 as uuidv7 } from 'uuid';
 import { ProblemAnswer, Unreachable } from './api';
 import { HouseholdStore } from './HouseholdStore';
-import { sampleRows } from './sampleRows.test-support';
+import { ID, sampleRows } from './sampleRows.test-support';
 import { SyncEngine, type Connection, type SyncPorts } from './SyncEngine';
 
 /** A server in a few lines: the same core rules, numbered, once per id. */
@@ -79,7 +79,7 @@ const takeOne = (store: HouseholdStore, intent = 'stock_taken') =>
       op: 'event',
       event: {
         id: uuidv7(),
-        lotId: 'lot',
+        lotId: ID.lot,
         kind: 'taken',
         quantityThousandths: 1000,
         occurredAt: new Date().toISOString(),
@@ -88,7 +88,7 @@ const takeOne = (store: HouseholdStore, intent = 'stock_taken') =>
       },
     },
   ]);
-const left = (state: HouseholdState): number => state.get('lot', 'lot')!.quantityThousandths / 1000;
+const left = (state: HouseholdState): number => state.get('lot', ID.lot)!.quantityThousandths / 1000;
 
 describe('keeping a device in step', () => {
   it('reads everything at first, then sends what is done', async () => {

@@ -1,7 +1,10 @@
 import type { Refusal } from '@ours/core';
 
+/** What the rules or the check of a command's shape have to say. */
+export type AnyRefusal = Refusal | { kind: 'not_accepted'; detail: string };
+
 /** Why something could not be done, in one sentence a person can act on. */
-export function refusalWords(refusal: Refusal | { kind: 'not_accepted'; detail: string }): string {
+export function refusalWords(refusal: AnyRefusal): string {
   switch (refusal.kind) {
     case 'holds_stock': {
       const parts = [
@@ -21,6 +24,6 @@ export function refusalWords(refusal: Refusal | { kind: 'not_accepted'; detail: 
     case 'id_taken':
       return 'It is there already.';
     case 'not_accepted':
-      return `The server did not accept it: ${refusal.detail}`;
+      return `It was not accepted: ${refusal.detail}`;
   }
 }

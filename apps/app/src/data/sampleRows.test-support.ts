@@ -1,16 +1,26 @@
 import { writeCode, type TaggedRow } from '@ours/core';
 
+export const ID = {
+  home: '019ab2f0-0000-7000-8000-000000000001',
+  loft: '019ab2f0-0000-7000-8000-000000000002',
+  rack: '019ab2f0-0000-7000-8000-000000000003',
+  shelf: '019ab2f0-0000-7000-8000-000000000004',
+  bin: '019ab2f0-0000-7000-8000-000000000005',
+  item: '019ab2f0-0000-7000-8000-000000000006',
+  lot: '019ab2f0-0000-7000-8000-000000000007',
+} as const;
+
 const base = (id: string, seq = 1) => ({ id, seq, retired: false });
 
 /** A rack with one bin and 24 lanterns in it, as the server would send it. */
 export const sampleRows = (): TaggedRow[] => [
-  { entity: 'household', row: { ...base('home'), name: 'Ferry house', lengthUnit: 'metric', dateOrder: 'dmy' } },
-  { entity: 'room', row: { ...base('loft'), name: 'Boat loft', sort: 0 } },
+  { entity: 'household', row: { ...base(ID.home), name: 'Ferry house', lengthUnit: 'metric', dateOrder: 'dmy' } },
+  { entity: 'room', row: { ...base(ID.loft), name: 'Boat loft', sort: 0 } },
   {
     entity: 'space',
     row: {
-      ...base('rack'),
-      roomId: 'loft',
+      ...base(ID.rack),
+      roomId: ID.loft,
       name: 'Rack 1',
       kind: 'storage_rack',
       code: writeCode('BL1', ''),
@@ -26,8 +36,8 @@ export const sampleRows = (): TaggedRow[] => [
   {
     entity: 'shelf',
     row: {
-      ...base('shelf'),
-      spaceId: 'rack',
+      ...base(ID.shelf),
+      spaceId: ID.rack,
       name: '',
       kind: 'shelf',
       code: writeCode('BL1', 'A'),
@@ -42,8 +52,8 @@ export const sampleRows = (): TaggedRow[] => [
   {
     entity: 'bin',
     row: {
-      ...base('bin'),
-      shelfId: 'shelf',
+      ...base(ID.bin),
+      shelfId: ID.shelf,
       parentBinId: null,
       name: 'paper lanterns',
       look: 'see_through',
@@ -60,7 +70,7 @@ export const sampleRows = (): TaggedRow[] => [
   {
     entity: 'item',
     row: {
-      ...base('item'),
+      ...base(ID.item),
       name: 'Paper lantern',
       category: '',
       unit: 'piece',
@@ -75,9 +85,9 @@ export const sampleRows = (): TaggedRow[] => [
 ];
 
 export const lotRow = (quantity: number, seq: number) => ({
-  ...base('lot', seq),
-  itemId: 'item',
-  nookId: 'bin',
+  ...base(ID.lot, seq),
+  itemId: ID.item,
+  nookId: ID.bin,
   packSize: null,
   expiresOn: null,
   dateKind: null,

@@ -1,8 +1,8 @@
-import type { Op, Refusal } from '@ours/core';
+import type { Op } from '@ours/core';
 import { useCallback } from 'react';
 import { useToast } from '@/ui/Toasts';
 import { useRun } from './HouseholdProvider';
-import { refusalWords } from './refusalWords';
+import { refusalWords, type AnyRefusal } from './refusalWords';
 
 export type Do = (
   intent: string,
@@ -10,7 +10,7 @@ export type Do = (
   done: string,
   /** Gets a way to take it back that outlasts the toast. */
   onDone?: (takeBack: () => void) => void,
-) => Promise<Refusal | null>;
+) => Promise<AnyRefusal | null>;
 
 /** Does something, says so, and offers to take it back. Answers why not when it cannot be done. */
 export function useDo(): Do {

@@ -7,7 +7,7 @@ const Frame = styled(XStack, {
   role: 'button',
   tabIndex: 0,
   minHeight: 48,
-  paddingHorizontal: 16,
+  paddingHorizontal: 14,
   alignItems: 'center',
   justifyContent: 'center',
   gap: 8,

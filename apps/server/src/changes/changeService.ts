@@ -25,7 +25,13 @@ export function readChanges(db: Database, householdId: string, since: number): P
       const rows = await tx
         .select()
         .from(table as PgTable)
-        .where(and(eq(table.householdId, householdId), gt(table.seq, since), since === 0 ? eq(table.retired, false) : undefined))
+        .where(
+          and(
+            eq(table.householdId, householdId),
+            gt(table.seq, since),
+            since === 0 ? eq(table.retired, false) : undefined,
+          ),
+        )
         .orderBy(asc(table.seq))
         .limit(PAGE_ROWS + 1);
       found.push(...rows.map((row) => toTagged(entity, row)));

@@ -1,6 +1,7 @@
 import {
   foldedWords,
   foldText,
+  isMeasure,
   oldestFirst,
   placePath,
   planTake,
@@ -19,6 +20,7 @@ import { Plate } from '@/ui/Plate';
 import { useContentWidth } from '@/ui/useContentWidth';
 import { Small, Strong, Title } from '@/ui/Words';
 import { ItemDialog } from '../stock/ItemDialog';
+import { LotDialog } from '../stock/LotDialog';
 import { amountWords, dueWords, lotAmountWords, onHandWords } from '../stock/words';
 import { OpenDoorView } from '../spaces/OpenDoorView';
 import { namesWords, summaryWords } from '../spaces/words';
@@ -37,6 +39,8 @@ function ItemAnswer({ item, lots, query }: { item: ItemRow; lots: readonly LotRo
   const doIt = useDo();
   const router = useRouter();
   const [editing, setEditing] = useState(false);
+  const [taking, setTaking] = useState<string | null>(null);
+  const measured = isMeasure(item.unit);
   const ordered = oldestFirst(lots, item);
   const [at, setAt] = useState(0);
   const places = [...new Set(ordered.map((lot) => lot.nookId))];
@@ -60,14 +64,12 @@ function ItemAnswer({ item, lots, query }: { item: ItemRow; lots: readonly LotRo
         {first ? (
           <Button
             kind="primary"
-            label="Take one"
+            label={measured ? 'Take some' : 'Take one'}
             onPress={() => {
+              if (measured) return setTaking(first.id);
               const one = Math.min(1000, first.quantityThousandths);
-              void doIt(
-                'stock_taken',
-                planTake(here, one, planContext()),
-                `Taken: ${amountWords(one, item.unit)} ${item.name}.`,
-              );
+              const done = `Taken: ${amountWords(one, item.unit)} ${item.name}.`;
+              void doIt('stock_taken', planTake(here, one, planContext()), done);
             }}
           />
         ) : null}
@@ -77,6 +79,7 @@ function ItemAnswer({ item, lots, query }: { item: ItemRow; lots: readonly LotRo
         ) : null}
         <Button label="About it" onPress={() => setEditing(true)} />
       </XStack>
+      <LotDialog lotId={taking} onClose={() => setTaking(null)} />
       <ItemDialog itemId={editing ? item.id : null} onClose={() => setEditing(false)} />
     </Card>
   );

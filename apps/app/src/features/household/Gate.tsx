@@ -1,15 +1,29 @@
 import { Redirect } from 'expo-router';
 import type { ReactNode } from 'react';
 import { YStack } from 'tamagui';
-import { HouseholdProvider } from '@/data/HouseholdProvider';
+import { HouseholdProvider, useHousehold, useHouseholdContext } from '@/data/HouseholdProvider';
 import { useSession } from '@/data/SessionProvider';
+import { Button } from '@/ui/Button';
 import { Shell } from '@/ui/Shell';
 import { Words } from '@/ui/Words';
 
-const Loading = () => (
-  <YStack flex={1} backgroundColor="$backgroundStrong" padding={20} role="status">
-    <Words color="$second">Opening …</Words>
+const Message = ({ children }: { children: ReactNode }) => (
+  <YStack flex={1} backgroundColor="$backgroundStrong" padding={20} gap={14} role="status">
+    {children}
   </YStack>
+);
+const Loading = () => (
+  <Message>
+    <Words color="$second">Opening …</Words>
+  </Message>
+);
+const Failed = () => (
+  <Message>
+    <Words>
+      This browser keeps no data for the app, so it cannot work here. Allow it to store data for this address (a private
+      window often does not), then open it again.
+    </Words>
+  </Message>
 );
 
 /** Nobody known: to the sign-in. Somebody: their household, opened from this device. */
@@ -18,8 +32,32 @@ export function Gate({ children }: { children: ReactNode }) {
   if (me === undefined) return <Loading />;
   if (me === null) return <Redirect href="/sign-in" />;
   return (
-    <HouseholdProvider key={me.householdId} me={me} loading={<Loading />}>
-      <Shell>{children}</Shell>
+    <HouseholdProvider key={me.householdId} me={me} loading={<Loading />} failed={<Failed />}>
+      <FirstRead>
+        <Shell>{children}</Shell>
+      </FirstRead>
     </HouseholdProvider>
+  );
+}
+
+/** On a new device there is nothing to show until the home has been read once. */
+function FirstRead({ children }: { children: ReactNode }) {
+  const { connection, syncNow } = useHouseholdContext();
+  const neverRead = useHousehold(({ store }) => store.seq === 0);
+  if (!neverRead) return <>{children}</>;
+  if (connection === 'connecting' || connection === 'online') {
+    return (
+      <Message>
+        <Words color="$second">Reading your home onto this device …</Words>
+      </Message>
+    );
+  }
+  return (
+    <Message>
+      <Words>
+        The server cannot be reached. This device needs it once, to read your home; after that it works without.
+      </Words>
+      <Button label="Try again" onPress={syncNow} />
+    </Message>
   );
 }

@@ -48,6 +48,7 @@ export function BinLabel({
   const tagHeight = size + 7;
   const shown = names && mood !== 'quiet' ? fitText(name, box.width - 6, NAME_SIZE) : '';
   const room = box.height - (hasLid ? 6 : 0);
+  if (mood !== 'here' && room < tagHeight + 2) return null;
   const withName = shown !== '' && room > tagHeight + NAME_SIZE + 10;
   const block = withName ? tagHeight + NAME_SIZE + 4 : tagHeight;
   const top = box.y + (hasLid ? 6 : 0) + Math.max(1, (room - block) / 2 - (withName ? 2 : 0));

@@ -1,4 +1,5 @@
 import { useRouter } from 'expo-router';
+import { useState } from 'react';
 import { XStack, YStack } from 'tamagui';
 import { useHousehold } from '@/data/HouseholdProvider';
 import { Button } from '@/ui/Button';
@@ -6,11 +7,13 @@ import { Plus } from '@/ui/icons';
 import { Screen } from '@/ui/Screen';
 import { useContentWidth } from '@/ui/useContentWidth';
 import { Small, Words } from '@/ui/Words';
+import { RoomsDialog } from './RoomsDialog';
 import { SpaceCard } from './SpaceCard';
 
 /** Every space of the home, room by room. */
 export function NooksScreen() {
   const router = useRouter();
+  const [editing, setEditing] = useState(false);
   const rooms = useHousehold(({ state }) =>
     state
       .all('room')
@@ -22,7 +25,15 @@ export function NooksScreen() {
   const columns = width >= 900 ? 5 : width >= 600 ? 3 : 2;
   const cardWidth = (width - 32 - 12 * (columns - 1)) / columns;
   return (
-    <Screen title="Nooks" right={<Button icon={Plus} label="Space" onPress={() => router.push('/space/new')} />}>
+    <Screen
+      title="Nooks"
+      right={
+        <>
+          {rooms.length > 0 ? <Button kind="quiet" label="Rooms" onPress={() => setEditing(true)} /> : null}
+          <Button icon={Plus} label="Space" onPress={() => router.push('/space/new')} />
+        </>
+      }
+    >
       {rooms.length === 0 ? (
         <YStack padding={16} gap={12}>
           <Words>There are no places yet. Start with one cupboard: its name, its room, how many shelves.</Words>
@@ -35,6 +46,7 @@ export function NooksScreen() {
         )}
       </XStack>
       {bare.length > 0 ? <Small padding={16}>{`Rooms without a space yet: ${bare.join(', ')}.`}</Small> : null}
+      {editing ? <RoomsDialog onClose={() => setEditing(false)} /> : null}
     </Screen>
   );
 }

@@ -1,15 +1,4 @@
-import {
-  codeShape,
-  codeTail,
-  describeShelf,
-  newBinCode,
-  newShelfCode,
-  SHELF_KINDS,
-  type BinFields,
-  type Op,
-  type ShelfKind,
-  type ShelfRow,
-} from '@ours/core';
+import { codeTail, describeShelf, newShelfCode, SHELF_KINDS, type ShelfKind, type ShelfRow } from '@ours/core';
 import { useRouter } from 'expo-router';
 import { useState } from 'react';
 import { XStack, YStack } from 'tamagui';
@@ -18,10 +7,10 @@ import { useHousehold } from '@/data/HouseholdProvider';
 import { useDo } from '@/data/useDo';
 import { Button } from '@/ui/Button';
 import { Choices } from '@/ui/Choices';
-import { Field } from '@/ui/Field';
 import { Plus } from '@/ui/icons';
 import { Plate } from '@/ui/Plate';
 import { Small, Strong } from '@/ui/Words';
+import { AddBins } from './AddBins';
 import { RemoveDialog } from './RemoveDialog';
 import { ShelfDialog } from './ShelfDialog';
 import { SpaceDialog } from './SpaceDialog';
@@ -80,7 +69,7 @@ export function SpaceEditor({ spaceId }: { spaceId: string }) {
             <Button kind="quiet" label="Remove" onPress={() => setDialog({ kind: 'remove', id: shelf.id, name })} />
           </XStack>
           {bins.length > 0 ? <Small>{bins.map((bin) => `${codeTail(bin.code)} ${bin.name}`).join(', ')}</Small> : null}
-          <AddBins shelf={shelf} />
+          <AddBins parentId={shelf.id} />
         </YStack>
       ))}
       <Choices
@@ -106,57 +95,5 @@ export function SpaceEditor({ spaceId }: { spaceId: string }) {
         />
       ) : null}
     </YStack>
-  );
-}
-
-/** Bins by name, several at once with commas between. */
-function AddBins({ shelf }: { shelf: ShelfRow }) {
-  const doIt = useDo();
-  const [names, setNames] = useState('');
-  const { shapes, sort } = useHousehold(({ state }) => ({
-    shapes: state.codesInUse().shapes,
-    sort: (state.binsIn(shelf.id).at(-1)?.sort ?? -1) + 1,
-  }));
-  const wanted = names
-    .split(',')
-    .map((name) => name.trim())
-    .filter((name) => name !== '');
-  const add = (): void => {
-    if (wanted.length === 0) return;
-    const used = new Set(shapes);
-    const ops = wanted.map((name, at): Op => {
-      const code = newBinCode(shelf.code, { shapes: used });
-      used.add(codeShape(code));
-      const unmeasured = { leftTenthMm: null, widthTenthMm: null, heightTenthMm: null, depthTenthMm: null };
-      const fields: BinFields = {
-        shelfId: shelf.id,
-        parentBinId: null,
-        name: name.slice(0, 120),
-        look: 'closed',
-        hasLid: false,
-        code,
-        sort: sort + at,
-        tags: [],
-        ...unmeasured,
-      };
-      return { op: 'create', entity: 'bin', id: uuidv7(), fields };
-    });
-    setNames('');
-    void doIt('bin_added', ops, wanted.length === 1 ? `Added: bin ${wanted[0]}.` : `Added: ${wanted.length} bins.`);
-  };
-  return (
-    <XStack gap={8} alignItems="flex-end">
-      <YStack flex={1}>
-        <Field
-          label="New bins (comma between)"
-          placeholder="towels, sheets"
-          value={names}
-          onChangeText={setNames}
-          onSubmitEditing={add}
-          submitBehavior="submit"
-        />
-      </YStack>
-      <Button label="Add" disabled={wanted.length === 0} onPress={add} />
-    </XStack>
   );
 }

@@ -1,4 +1,4 @@
-import { effectiveDue, oldestFirst, planTake, type ItemRow, type LotRow } from '@ours/core';
+import { effectiveDue, isMeasure, oldestFirst, planTake, type ItemRow, type LotRow } from '@ours/core';
 import { useState } from 'react';
 import { YStack } from 'tamagui';
 import { planContext, today } from '@/data/planContext';
@@ -18,7 +18,6 @@ export interface ListedLot {
 
 /** Lots of a nook, what is to be used first on top; take one with a tap, everything else behind the name. */
 export function LotList({ lots }: { lots: readonly ListedLot[] }) {
-  const doIt = useDo();
   const [open, setOpen] = useState<string | null>(null);
   return (
     <YStack>
@@ -36,20 +35,7 @@ export function LotList({ lots }: { lots: readonly ListedLot[] }) {
                 {lot.pleaseCount ? <Mark kind="late" label="count" /> : null}
                 {mark ? <Mark {...mark} /> : null}
                 {low ? <Mark kind="low" label="low" /> : null}
-                <Button
-                  label={`−1, take one ${item.name}`}
-                  icon={MinusOne}
-                  iconOnly
-                  disabled={lot.quantityThousandths === 0}
-                  onPress={() => {
-                    const one = Math.min(1000, lot.quantityThousandths);
-                    void doIt(
-                      'stock_taken',
-                      planTake([lot], one, planContext()),
-                      `Taken: ${amountWords(one, item.unit)} ${item.name}.`,
-                    );
-                  }}
-                />
+                <TakeButton lot={lot} item={item} onMore={() => setOpen(lot.id)} />
               </>
             }
           />
@@ -60,6 +46,20 @@ export function LotList({ lots }: { lots: readonly ListedLot[] }) {
   );
 }
 
+/** One tap takes one; of what is kept by measure (kg, l) nobody takes exactly one, so it asks how much. */
+function TakeButton({ lot, item, onMore }: { lot: LotRow; item: ItemRow; onMore: () => void }) {
+  const doIt = useDo();
+  if (isMeasure(item.unit))
+    return <Button label={`−, take some ${item.name}`} icon={MinusSome} iconOnly onPress={onMore} />;
+  const one = Math.min(1000, lot.quantityThousandths);
+  const take = (): void => {
+    const done = `Taken: ${amountWords(one, item.unit)} ${item.name}.`;
+    void doIt('stock_taken', planTake([lot], one, planContext()), done);
+  };
+  return <Button label={`−1, take one ${item.name}`} icon={MinusOne} iconOnly disabled={one === 0} onPress={take} />;
+}
+
+const MinusSome = ({ color }: { color?: string }) => <Strong style={{ color: color ?? 'inherit' }}>−</Strong>;
 const MinusOne = ({ color }: { color?: string }) => <Strong style={{ color: color ?? 'inherit' }}>−1</Strong>;
 
 /** What ends first on top: things by the date that counts of their first lot, undated ones by name; oldest first within. */

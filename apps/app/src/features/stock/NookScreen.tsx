@@ -10,6 +10,7 @@ import { Plate } from '@/ui/Plate';
 import { Screen } from '@/ui/Screen';
 import { useContentWidth } from '@/ui/useContentWidth';
 import { Small, Strong, Words } from '@/ui/Words';
+import { AddBins } from '../spaces/AddBins';
 import { NookPanel } from '../spaces/NookPanel';
 import { OpenDoorView } from '../spaces/OpenDoorView';
 import { useFront } from '../spaces/useFront';
@@ -113,7 +114,16 @@ export function NookScreen() {
         {spaceId ? <Button label="Doors" onPress={() => router.push(`/space/${spaceId}`)} /> : null}
         <Button label={more ? 'Less' : 'More'} selected={more} onPress={() => setMore((now) => !now)} />
       </XStack>
-      {more ? <NookPanel nookId={id} onGone={() => router.replace(spaceId ? `/space/${spaceId}` : '/nooks')} /> : null}
+      {more ? (
+        <YStack>
+          <NookPanel nookId={id} onGone={() => router.replace(spaceId ? `/space/${spaceId}` : '/nooks')} />
+          {nook.kind === 'space' ? null : (
+            <YStack padding={16}>
+              <AddBins parentId={id} />
+            </YStack>
+          )}
+        </YStack>
+      ) : null}
       {gtMd ? (
         <XStack alignItems="flex-start" gap={16}>
           <YStack flex={1}>{list}</YStack>

@@ -1,0 +1,81 @@
+/** One current picture of each main view, from the demo home: `npm run screenshots`. */
+import { chromium, type Page } from '@playwright/test';
+import { resolve } from 'node:path';
+import { HomeServer } from './HomeServer';
+import { launchOptions } from './launchOptions';
+
+const folder = resolve(import.meta.dirname, '../docs/screenshots');
+const server = await HomeServer.create();
+const browser = await chromium.launch(launchOptions);
+
+async function open(size: 'phone' | 'wide', colorScheme: 'light' | 'dark'): Promise<Page> {
+  const phone = { viewport: { width: 390, height: 844 }, deviceScaleFactor: 1.5, hasTouch: true };
+  const wide = { viewport: { width: 1280, height: 800 }, deviceScaleFactor: 1 };
+  const context = await browser.newContext({
+    ...(size === 'phone' ? phone : wide),
+    colorScheme,
+    locale: 'en-GB',
+    timezoneId: 'UTC',
+  });
+  const page = await context.newPage();
+  await page.goto(server.url);
+  await page.getByRole('button', { name: 'Open the demo home' }).waitFor();
+  return page;
+}
+const shot = async (page: Page, name: string): Promise<void> => {
+  await page.waitForTimeout(500);
+  await page.screenshot({ path: `${folder}/${name}.png` });
+};
+const enter = async (page: Page): Promise<void> => {
+  await page.getByRole('button', { name: 'Open the demo home' }).click();
+  await page.getByText('All saved ✓').first().waitFor();
+};
+const visit = async (page: Page, path: string): Promise<void> => {
+  await page.goto(server.url + path);
+  await page.getByText('All saved ✓').first().waitFor();
+};
+const openSpace = async (page: Page, name: string): Promise<void> => {
+  await visit(page, '/nooks');
+  await page.getByRole('link', { name }).click();
+};
+
+const phone = await open('phone', 'light');
+await shot(phone, 'sign-in-phone');
+await enter(phone);
+await openSpace(phone, 'Rack 1');
+await phone.getByRole('button', { name: /^Bin B3/ }).click();
+await shot(phone, 'space-phone');
+await openSpace(phone, 'Porch freezer');
+await shot(phone, 'freezer-phone');
+await visit(phone, '/nooks');
+await shot(phone, 'nooks-phone');
+await visit(phone, '/');
+await shot(phone, 'find-phone');
+await phone.getByTestId('find').fill('papr lantrn');
+await phone.getByTestId('answer').waitFor();
+await shot(phone, 'find-answer-phone');
+await phone.getByTestId('find').fill('PA-B1');
+await phone.getByRole('button', { name: 'Look inside' }).click();
+await shot(phone, 'bin-phone');
+await phone.getByRole('button', { name: 'Record here' }).click();
+await phone.getByTestId('record-line').fill('2 jars plum jam 370 g exp 6/28');
+await phone.getByTestId('record-line').press('Enter');
+await phone.getByTestId('record-line').fill('6 tins tomatoes chopped 400 g exp 3/28');
+await shot(phone, 'record-phone');
+await visit(phone, '/rounds');
+await shot(phone, 'rounds-phone');
+
+const wide = await open('wide', 'light');
+await enter(wide);
+await wide.getByTestId('find').fill('lantern');
+await wide.getByTestId('answer').waitFor();
+await shot(wide, 'find-wide');
+
+const dark = await open('wide', 'dark');
+await enter(dark);
+await openSpace(dark, 'Rack 1');
+await dark.getByRole('button', { name: /^Bin B3/ }).click();
+await shot(dark, 'space-wide-dark');
+
+await browser.close();
+await server.stop();
