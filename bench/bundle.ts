@@ -5,6 +5,7 @@ import { createServer } from 'node:http';
 import type { AddressInfo } from 'node:net';
 import { extname, join, resolve } from 'node:path';
 import { gzipSync } from 'node:zlib';
+import { launchOptions } from '../e2e/launchOptions';
 import { quantile, table } from './table';
 
 const root = resolve(import.meta.dirname, '..');
@@ -95,20 +96,7 @@ async function coldStart(folder: string, words: string): Promise<Start> {
       .end(body);
   }).listen(0, '127.0.0.1');
   const url = `http://127.0.0.1:${(server.address() as AddressInfo).port}/`;
-  const browser = await chromium.launch({
-    executablePath: process.env.CHROMIUM_PATH ?? '/usr/bin/chromium',
-    chromiumSandbox: false,
-    args: [
-      '--headless',
-      '--no-sandbox',
-      '--disable-gpu',
-      '--disable-quic',
-      '--no-first-run',
-      '--disable-background-networking',
-      '--disable-component-update',
-      '--disable-sync',
-    ],
-  });
+  const browser = await chromium.launch(launchOptions);
   const times: number[] = [];
   for (let run = 0; run < RUNS; run++) {
     Object.assign(sent, { files: 0, bytes: 0 });

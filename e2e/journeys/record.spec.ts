@@ -59,7 +59,7 @@ test('taking, counting, opening, moving and throwing out, each with undo', async
   await page.getByRole('button', { name: 'Undo' }).click();
   await expect(rows).toHaveCount(1);
   await rows.click();
-  await page.getByRole('button', { name: 'Throw out …' }).click();
+  await page.getByRole('button', { name: 'Discard …' }).click();
   await page.getByRole('radio', { name: 'spoiled' }).click();
   await expect(rows).toHaveText(/3 tins/);
   await rows.click();

@@ -26,7 +26,9 @@ self.addEventListener('fetch', (event) => {
   const url = new URL(request.url);
   if (request.method !== 'GET' || url.origin !== self.location.origin || url.pathname.startsWith('/api/')) return;
   if (request.mode === 'navigate') {
-    event.respondWith(fetch(request).catch(() => caches.match('/')));
+    // The kept page first: in a cellar with a weak signal nobody waits for the network to give up. A new build takes over
+    // when its own worker has fetched all of it.
+    event.respondWith(caches.match('/').then((kept) => kept ?? fetch(request)));
     return;
   }
   event.respondWith(caches.match(request, { ignoreSearch: true }).then((kept) => kept ?? fetch(request)));

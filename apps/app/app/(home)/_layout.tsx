@@ -1,5 +1,8 @@
 import { Slot } from 'expo-router';
 import { Gate } from '@/features/household/Gate';
+import { Trouble } from '@/ui/Trouble';
+
+export { Trouble as ErrorBoundary };
 
 /** Everything but the sign-in needs a household. */
 export default function HomeLayout() {

@@ -41,7 +41,10 @@ export class SyncEngine {
   start(): void {
     this.stopListening = this.ports.listen(
       () => void this.sync(),
-      (open) => (open ? void this.sync() : this.setConnection('offline')),
+      (open) => {
+        if (open) void this.sync();
+        else if (this.connectionNow !== 'signed_out') this.setConnection('offline');
+      },
     );
     void this.sync();
   }

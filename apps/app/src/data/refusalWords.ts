@@ -7,6 +7,7 @@ export type AnyRefusal = Refusal | { kind: 'not_accepted'; detail: string };
 export function refusalWords(refusal: AnyRefusal): string {
   switch (refusal.kind) {
     case 'holds_stock': {
+      if (refusal.entity === 'item') return 'There is still some of it at home; take or throw out what is left first.';
       const parts = [
         refusal.lots > 0 ? `${refusal.lots} ${refusal.lots === 1 ? 'thing' : 'things'}` : '',
         refusal.nooks > 0 ? `${refusal.nooks} ${refusal.nooks === 1 ? 'place' : 'places'}` : '',

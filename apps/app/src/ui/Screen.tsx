@@ -1,9 +1,10 @@
 import { ChevronLeft } from '@/ui/icons';
 import { useRouter } from 'expo-router';
-import type { ReactNode } from 'react';
+import { useEffect, type ReactNode } from 'react';
 import { ScrollView, XStack, YStack } from 'tamagui';
 import { Button } from './Button';
 import { SyncState } from './SyncState';
+import { useToastLift } from './Toasts';
 import { Small, Title } from './Words';
 
 /** A page: its name, what belongs to it at the right, and the content that scrolls under it. */
@@ -60,7 +61,14 @@ export function Screen({
           {children}
         </YStack>
       </ScrollView>
-      {footer}
+      {footer ? <Foot>{footer}</Foot> : null}
     </YStack>
   );
+}
+
+/** Whatever stands at the foot stays free of the line that says what was done. */
+function Foot({ children }: { children: ReactNode }) {
+  const liftBy = useToastLift();
+  useEffect(() => () => liftBy(0), [liftBy]);
+  return <YStack onLayout={({ nativeEvent }) => liftBy(nativeEvent.layout.height)}>{children}</YStack>;
 }

@@ -1,4 +1,4 @@
-import { createContext, useCallback, useContext, useEffect, useRef, useState, type ReactNode } from 'react';
+import { createContext, useCallback, useContext, useEffect, useMemo, useRef, useState, type ReactNode } from 'react';
 import { XStack } from 'tamagui';
 import { Button } from './Button';
 import { Strong } from './Words';
@@ -9,12 +9,18 @@ interface Toast {
   problem?: boolean;
 }
 
-const ToastContext = createContext<(toast: Toast) => void>(() => undefined);
+interface ToastPlace {
+  show: (toast: Toast) => void;
+  /** Keeps the line clear of what a screen has at its foot. */
+  liftBy: (height: number) => void;
+}
+const ToastContext = createContext<ToastPlace>({ show: () => undefined, liftBy: () => undefined });
 const SHOWN_MS = 9000;
 
 /** One line at the bottom that says what was done and offers to take it back. */
 export function ToastProvider({ children }: { children: ReactNode }) {
   const [toast, setToast] = useState<Toast | null>(null);
+  const [lift, setLift] = useState(0);
   const timer = useRef<ReturnType<typeof setTimeout>>(undefined);
   const show = useCallback((next: Toast) => {
     clearTimeout(timer.current);
@@ -23,14 +29,15 @@ export function ToastProvider({ children }: { children: ReactNode }) {
   }, []);
   useEffect(() => () => clearTimeout(timer.current), []);
   const undo = toast?.undo;
+  const place = useMemo(() => ({ show, liftBy: setLift }), [show]);
   return (
-    <ToastContext.Provider value={show}>
+    <ToastContext.Provider value={place}>
       {children}
       <XStack
         position="absolute"
         left={0}
         right={0}
-        bottom={92}
+        bottom={92 + lift}
         justifyContent="center"
         paddingHorizontal={12}
         pointerEvents="box-none"
@@ -72,4 +79,5 @@ export function ToastProvider({ children }: { children: ReactNode }) {
   );
 }
 
-export const useToast = (): ((toast: Toast) => void) => useContext(ToastContext);
+export const useToast = (): ((toast: Toast) => void) => useContext(ToastContext).show;
+export const useToastLift = (): ((height: number) => void) => useContext(ToastContext).liftBy;

@@ -26,5 +26,9 @@ function asProblem(error: unknown): { code: ProblemCode; detail: string } {
   const type = (error as { type?: string } | null)?.type;
   if (type === 'entity.too.large') return new ProblemError('too_large');
   if (type === 'entity.parse.failed') return new ProblemError('bad_request', 'The body is not JSON.');
+  // The static files' own refusals: a missing file, a path that leads outside, an address that cannot be decoded.
+  const status = (error as { status?: number } | null)?.status;
+  if (status === 404 || status === 403) return new ProblemError('not_found');
+  if (status === 400) return new ProblemError('bad_request', 'The address could not be read.');
   return new ProblemError('internal');
 }

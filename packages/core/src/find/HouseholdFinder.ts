@@ -83,7 +83,7 @@ export class HouseholdFinder {
   }
 
   private findByCode(text: string): FoundNook[] {
-    const looksLikeCode = /^[a-z]{2}\d{0,2}[- ]?[a-z0-9]{0,5}$/i.test(text) && /[-\d]/.test(text);
+    const looksLikeCode = /^[a-z0-9]{2,5}[- ]?[a-z0-9]{0,6}$/i.test(text) && /[-\d]/.test(text);
     if (!looksLikeCode) return [];
     const reading = readCode(text);
     const exactId = reading.kind === 'not_a_code' ? undefined : this.state.nookIdByCodeKey(reading.key);

@@ -34,7 +34,7 @@ export function NookPanel({ nookId, onGone, onClose }: { nookId: string; onGone:
   return (
     <YStack
       testID="nook-panel"
-      padding={14}
+      padding={12}
       gap={10}
       borderTopWidth={2}
       borderBottomWidth={1}

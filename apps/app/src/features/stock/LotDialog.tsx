@@ -38,6 +38,12 @@ const REASONS: Readonly<Record<DiscardReason, string>> = {
   other: 'other',
 };
 
+/** What one tap more or less means, in thousandths: a piece; 0.1 kg or l; 50 g or ml (own defaults). */
+function usualStep(unit: string): number {
+  if (!isMeasure(unit)) return 1000;
+  return unit === 'g' || unit === 'ml' ? 50_000 : 100;
+}
+
 type Mode = 'choose' | 'move' | 'freeze' | 'discard';
 
 /** Everything that can be done with one lot; a number and one tap each. */
@@ -62,7 +68,10 @@ function OpenLot({ lot, item, state, onClose }: Props) {
   const doIt = useDo();
   const [mode, setMode] = useState<Mode>('choose');
   const measured = isMeasure(item.unit);
-  const [text, setText] = useState(formatQuantity(measured ? Math.min(lot.quantityThousandths, 1000) : 1000));
+  const step = usualStep(item.unit);
+  const [text, setText] = useState(
+    formatQuantity(lot.quantityThousandths > 0 ? Math.min(step, lot.quantityThousandths) : step),
+  );
   const amount = readQuantity(text);
   const problem = amount === null ? `“${text}” is not an amount; write for example 2 or 0.5.` : undefined;
   const present = (nookId: string): LotRow[] => state.lotsIn(nookId);
@@ -83,7 +92,7 @@ function OpenLot({ lot, item, state, onClose }: Props) {
       <Words>{detail}</Words>
       {lot.pleaseCount ? <Words color="$late">More was taken than was known to be here. Please count.</Words> : null}
       <XStack gap={8} alignItems="flex-end">
-        <Button label="One less" onPress={() => setText(formatQuantity(Math.max(0, (amount ?? 1000) - 1000)))} />
+        <Button label="Less" onPress={() => setText(formatQuantity(Math.max(0, (amount ?? step) - step)))} />
         <YStack flex={1}>
           <Field
             label={`How many${measured ? ` (${item.unit})` : ''}`}
@@ -94,7 +103,7 @@ function OpenLot({ lot, item, state, onClose }: Props) {
             selectTextOnFocus
           />
         </YStack>
-        <Button label="One more" onPress={() => setText(formatQuantity((amount ?? 0) + 1000))} />
+        <Button label="More" onPress={() => setText(formatQuantity((amount ?? 0) + step))} />
       </XStack>
       {mode === 'choose' ? (
         <YStack gap={8}>
@@ -144,7 +153,7 @@ function OpenLot({ lot, item, state, onClose }: Props) {
           <XStack gap={8}>
             <Button grow label="Move …" onPress={() => setMode('move')} />
             <Button grow label="Freeze …" disabled={lot.frozenOn !== null} onPress={() => setMode('freeze')} />
-            <Button grow kind="danger" label="Throw out …" onPress={() => setMode('discard')} />
+            <Button grow kind="danger" label="Discard …" onPress={() => setMode('discard')} />
           </XStack>
         </YStack>
       ) : null}

@@ -1,0 +1,77 @@
+import fc from 'fast-check';
+import type { TaggedRow } from '../household/entities';
+import { HouseholdState } from '../household/HouseholdState';
+import { itemFields, sampleRows } from '../household/sampleHome.test-support';
+import { HouseholdFinder } from './HouseholdFinder';
+
+const itemRow = (
+  id: string,
+  name: string,
+  more: Partial<ReturnType<typeof itemFields>> & { retired?: boolean } = {},
+): TaggedRow => ({
+  entity: 'item',
+  row: { ...itemFields({ name, ...more }), id, seq: 1, retired: more.retired ?? false },
+});
+function home() {
+  const state = new HouseholdState();
+  const finder = new HouseholdFinder(state);
+  const put = (row: TaggedRow): void => {
+    state.put(row);
+    finder.update(row);
+  };
+  sampleRows().forEach(put);
+  return { state, finder, put };
+}
+
+describe('the finder follows the home', () => {
+  it('forgets retired things, learns new names, second names and tags', () => {
+    const { finder, put } = home();
+    const ids = (query: string): string[] =>
+      finder.find(query).map((found) => (found.kind === 'item' ? found.item.id : found.nookId));
+    put(itemRow('soap', 'Soap'));
+    expect(ids('soap')).toEqual(['soap']);
+    put(itemRow('soap', 'Hand soap', { synonyms: ['savon'], tags: ['Bath Room'.replace(' ', '')] }));
+    expect(ids('savon')).toEqual(['soap']);
+    expect(ids('#bathroom')).toEqual(['soap']);
+    put(itemRow('soap', 'Hand soap', { tags: [] }));
+    expect(ids('#bathroom')).toEqual([]);
+    put(itemRow('soap', 'Hand soap', { retired: true }));
+    expect(ids('soap')).toEqual([]);
+  });
+
+  it('puts what is in stock before what is not, all else being equal', () => {
+    const { finder, put } = home();
+    put(itemRow('z', 'Paper lanterns, midsummer'));
+    const [first] = finder.find('paper lanterns midsummer');
+    expect(first).toMatchObject({ kind: 'item', item: { id: 'lanterns' } });
+  });
+
+  it('reads a code with one look-alike wrong, and says so', () => {
+    const { state, finder } = home();
+    const { code } = state.get('bin', 'bin')!;
+    const wrong = code.replace('BL1', '8L1');
+    expect(finder.find(wrong)[0]).toMatchObject({ kind: 'nook', nookId: 'bin', repaired: true });
+    expect(finder.find(code.toLowerCase())[0]).toMatchObject({ nookId: 'bin', repaired: false });
+  });
+
+  it('every beginning of a code finds its nook', () => {
+    const { state, finder } = home();
+    const { code } = state.get('bin', 'bin2')!;
+    for (let end = 4; end <= code.length; end++) {
+      expect(finder.find(code.slice(0, end)).map((found) => found.kind === 'nook' && found.nookId)).toContain('bin2');
+    }
+  });
+
+  it('never fails and never exceeds its limit, whatever is typed', () => {
+    const { finder } = home();
+    fc.assert(
+      fc.property(fc.string({ unit: 'grapheme', maxLength: 30 }), fc.integer({ min: 1, max: 5 }), (query, limit) => {
+        const found = finder.find(query, limit);
+        expect(found.length).toBeLessThanOrEqual(limit);
+        const scores = found.map(({ score }) => score);
+        expect([...scores].sort((a, b) => b - a)).toEqual(scores);
+      }),
+      { seed: 17, numRuns: 400 },
+    );
+  });
+});
