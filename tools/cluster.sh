@@ -35,7 +35,7 @@ secret="$base/secret-$name"
 log="$base/pg-$name.log"
 running() { [ -s "$data/postmaster.pid" ] && as_pg "$bin/pg_ctl" -D "$data" status >/dev/null 2>&1; }
 free_port() {
-  node -e 'const s=require("net").createServer();s.on("error",()=>{const t=require("net").createServer();t.listen(0,"127.0.0.1",()=>{console.log(t.address().port);t.close()})});s.listen(+process.argv[1],"127.0.0.1",()=>{console.log(s.address().port);s.close()})' "$1"
+  node -e 'const s=require("net").createServer();s.on("error",()=>{const t=require("net").createServer();t.listen(0,"127.0.0.1",()=>{process.stdout.write(String(t.address().port));t.close()})});s.listen(+process.argv[1],"127.0.0.1",()=>{process.stdout.write(String(s.address().port));s.close()})' "$1"
 }
 print_env() {
   local port password
