@@ -1,6 +1,7 @@
 import { chromium } from '@playwright/test';
 import { execFileSync } from 'node:child_process';
 import { cpSync, existsSync, mkdirSync, readFileSync, rmSync, statSync, symlinkSync, writeFileSync } from 'node:fs';
+import { once } from 'node:events';
 import { createServer } from 'node:http';
 import type { AddressInfo } from 'node:net';
 import { extname, join, resolve } from 'node:path';
@@ -95,6 +96,7 @@ async function coldStart(folder: string, words: string): Promise<Start> {
       })
       .end(body);
   }).listen(0, '127.0.0.1');
+  await once(server, 'listening');
   const url = `http://127.0.0.1:${(server.address() as AddressInfo).port}/`;
   const browser = await chromium.launch(launchOptions);
   const times: number[] = [];

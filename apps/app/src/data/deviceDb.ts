@@ -2,7 +2,7 @@ import type { Command, Refusal, TaggedRow } from '@ours/core';
 import { deleteDB, openDB, type DBSchema, type IDBPDatabase } from 'idb';
 
 /** Raise when the shape of the stored rows changes: the device then reads everything anew; the queue is kept. */
-const DATA_VERSION = 1;
+const DATA_VERSION = 2;
 const DB_VERSION = 1;
 
 export interface QueuedCommand {

@@ -1,5 +1,15 @@
 /** Every household table is keyed (household_id, id); row-level security is added in a migration of its own. */
-import type { Command, EventKey, PackSize, Refusal } from '@ours/core';
+import type {
+  BinStanding,
+  Command,
+  EventKey,
+  ItemTraits,
+  PackSize,
+  PlanFields,
+  Refusal,
+  ShelfBuild,
+  SpaceBuild,
+} from '@ours/core';
 import { sql } from 'drizzle-orm';
 import {
   bigint,
@@ -86,6 +96,7 @@ export const household = pgTable(
     name: text('name').notNull(),
     lengthUnit: text('length_unit').$type<'metric' | 'inch'>().notNull(),
     dateOrder: text('date_order').$type<'dmy' | 'mdy'>(),
+    currency: text('currency'),
   },
   keyed('household') as never,
 );
@@ -129,6 +140,7 @@ export const space = pgTable(
     locked: boolean('locked').notNull(),
     note: text('note').notNull(),
     sort: doublePrecision('sort').notNull(),
+    build: jsonb('build').$type<SpaceBuild>(),
   },
   (table) => [
     ...(keyed('space')(table as never) as never[]),
@@ -151,6 +163,7 @@ export const shelf = pgTable(
     widthTenthMm: length('width_tenth_mm'),
     heightTenthMm: length('height_tenth_mm'),
     depthTenthMm: length('depth_tenth_mm'),
+    build: jsonb('build').$type<ShelfBuild>(),
   },
   (table) => [
     ...(keyed('shelf')(table as never) as never[]),
@@ -175,6 +188,8 @@ export const bin = pgTable(
     heightTenthMm: length('height_tenth_mm'),
     depthTenthMm: length('depth_tenth_mm'),
     tags: text('tags').array().notNull(),
+    containerId: uuid('container_id'),
+    standing: jsonb('standing').$type<BinStanding>(),
   },
   (table) => [
     ...(keyed('bin')(table as never) as never[]),
@@ -195,6 +210,7 @@ export const item = pgTable(
     lowAtThousandths: bigint('low_at_thousandths', { mode: 'number' }),
     openedDays: integer('opened_days'),
     freezerMonths: integer('freezer_months'),
+    traits: jsonb('traits').$type<ItemTraits>(),
   },
   keyed('item') as never,
 );
@@ -248,6 +264,81 @@ export const ledgerEvent = pgTable(
   ],
 );
 
+export const container = pgTable(
+  'container',
+  {
+    ...rowColumns(),
+    name: text('name').notNull(),
+    look: text('look').notNull(),
+    family: text('family').notNull(),
+    colour: text('colour').notNull(),
+    topWidthTenthMm: length('top_width_tenth_mm').notNull(),
+    topDepthTenthMm: length('top_depth_tenth_mm').notNull(),
+    baseWidthTenthMm: length('base_width_tenth_mm'),
+    baseDepthTenthMm: length('base_depth_tenth_mm'),
+    heightTenthMm: length('height_tenth_mm').notNull(),
+    hasLid: boolean('has_lid').notNull(),
+    openHeightTenthMm: length('open_height_tenth_mm'),
+    innerVolumeMl: integer('inner_volume_ml'),
+    insideWidthTenthMm: length('inside_width_tenth_mm'),
+    insideDepthTenthMm: length('inside_depth_tenth_mm'),
+    insideHeightTenthMm: length('inside_height_tenth_mm'),
+    stackPitchTenthMm: length('stack_pitch_tenth_mm'),
+    nestPitchTenthMm: length('nest_pitch_tenth_mm'),
+    maxLoadGrams: integer('max_load_grams'),
+    weightGrams: integer('weight_grams'),
+    priceMinor: integer('price_minor'),
+    owned: integer('owned').notNull(),
+    free: boolean('free').notNull(),
+  },
+  keyed('container') as never,
+);
+
+export const plan = pgTable(
+  'plan',
+  {
+    ...rowColumns(),
+    spaceId: uuid('space_id').notNull(),
+    name: text('name').notNull(),
+    status: text('status').notNull(),
+    sort: doublePrecision('sort').notNull(),
+    groups: jsonb('groups').$type<PlanFields['groups']>().notNull(),
+    shelves: jsonb('shelves').$type<PlanFields['shelves']>().notNull(),
+    placed: jsonb('placed').$type<PlanFields['placed']>().notNull(),
+    budgetMinor: integer('budget_minor'),
+    family: text('family'),
+    moveShelves: boolean('move_shelves').notNull(),
+    seed: bigint('seed', { mode: 'number' }).notNull(),
+    bought: jsonb('bought').$type<PlanFields['bought']>().notNull(),
+  },
+  keyed('plan') as never,
+);
+
+export const clearOut = pgTable(
+  'clear_out',
+  {
+    ...rowColumns(),
+    spaceId: uuid('space_id').notNull(),
+    // ISO text as the device wrote it: it crosses the wire again unchanged.
+    startedAt: text('started_at').notNull(),
+    minutes: integer('minutes'),
+    finishedAt: text('finished_at'),
+  },
+  keyed('clear_out') as never,
+);
+
+export const verdict = pgTable(
+  'verdict',
+  {
+    ...rowColumns(),
+    clearOutId: uuid('clear_out_id').notNull(),
+    lotId: uuid('lot_id').notNull(),
+    verdict: text('verdict').notNull(),
+    toNookId: uuid('to_nook_id'),
+  },
+  keyed('verdict') as never,
+);
+
 export const commandLog = pgTable(
   'command_log',
   {
@@ -270,4 +361,18 @@ export const commandLog = pgTable(
   ],
 );
 
-export const ENTITY_TABLES = { household, person, room, space, shelf, bin, item, lot, line };
+export const ENTITY_TABLES = {
+  household,
+  person,
+  room,
+  space,
+  shelf,
+  bin,
+  item,
+  lot,
+  line,
+  container,
+  plan,
+  clear_out: clearOut,
+  verdict,
+};

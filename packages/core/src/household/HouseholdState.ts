@@ -4,13 +4,16 @@ import {
   ENTITY_KINDS,
   type AnyRow,
   type BinRow,
+  type ClearOutRow,
   type EntityKind,
   type LotRow,
   type Nook,
+  type PlanRow,
   type RowOf,
   type ShelfRow,
   type SpaceRow,
   type TaggedRow,
+  type VerdictRow,
 } from './entities';
 
 type Tables = { [K in EntityKind]: Map<string, RowOf[K]> };
@@ -119,6 +122,19 @@ export class HouseholdState implements RowReader {
     return this.childRows<LotRow>(itemId, 'lot').filter(isPresent);
   }
 
+  plansOf(spaceId: string): PlanRow[] {
+    return this.childRows<PlanRow>(spaceId, 'plan').sort(bySort);
+  }
+
+  /** Rounds of emptying this space, the newest first. */
+  clearOutsOf(spaceId: string): ClearOutRow[] {
+    return this.childRows<ClearOutRow>(spaceId, 'clear_out').sort((a, b) => (a.startedAt < b.startedAt ? 1 : -1));
+  }
+
+  verdictsOf(clearOutId: string): VerdictRow[] {
+    return this.childRows<VerdictRow>(clearOutId, 'verdict');
+  }
+
   private childRows<R extends AnyRow>(parentId: string, kind: EntityKind): R[] {
     const rows: R[] = [];
     for (const [childId, entity] of this.contents.get(parentId) ?? []) {
@@ -139,6 +155,9 @@ function parentIds(entity: EntityKind, row: AnyRow): string[] {
   if (entity === 'shelf') return [(row as ShelfRow).spaceId];
   if (entity === 'bin') return [(row as BinRow).parentBinId ?? (row as BinRow).shelfId];
   if (entity === 'lot') return [(row as LotRow).nookId, (row as LotRow).itemId];
+  if (entity === 'plan') return [(row as PlanRow).spaceId];
+  if (entity === 'clear_out') return [(row as ClearOutRow).spaceId];
+  if (entity === 'verdict') return [(row as VerdictRow).clearOutId];
   return [];
 }
 

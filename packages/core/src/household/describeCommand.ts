@@ -38,6 +38,7 @@ function describeOp(after: RowReader, op: Op): string | null {
   const row = after.get(op.entity, op.id);
   if (!row) return null;
   const code = 'code' in row ? ` ${row.code}` : '';
+  if (!('name' in row) && !('text' in row)) return null;
   return 'text' in row ? `“${row.text}”` : `${row.name}${code}`.trim();
 }
 

@@ -3,9 +3,24 @@
  * last touched it, `retired` is its tombstone. Lengths are integer tenths of a millimetre, quantities integer
  * thousandths, days ISO `YYYY-MM-DD`, instants ISO UTC.
  */
+import type { Textile } from '../fit/folding';
 import type { CivilDate } from '../shelflife/civilDate';
 
-export const ENTITY_KINDS = ['household', 'person', 'room', 'space', 'shelf', 'bin', 'item', 'lot', 'line'] as const;
+export const ENTITY_KINDS = [
+  'household',
+  'person',
+  'room',
+  'space',
+  'shelf',
+  'bin',
+  'item',
+  'lot',
+  'line',
+  'container',
+  'plan',
+  'clear_out',
+  'verdict',
+] as const;
 export type EntityKind = (typeof ENTITY_KINDS)[number];
 
 export const SPACE_KINDS = [
@@ -42,6 +57,8 @@ export interface HouseholdFields {
   lengthUnit: 'metric' | 'inch';
   /** How `03/04` is read: day first, month first, or (null) always asked. */
   dateOrder: 'dmy' | 'mdy' | null;
+  /** ISO 4217; null or missing means EUR. */
+  currency?: string | null;
 }
 
 export interface PersonFields {
@@ -59,6 +76,66 @@ export interface RoomFields {
   sort: number;
 }
 
+/** By what the things of a space are grouped. */
+export const SCHOOLS = [
+  'kind',
+  'season',
+  'colour',
+  'room',
+  'person',
+  'symptom',
+  'subject',
+  'alphabet',
+  'order',
+  'frequency',
+] as const;
+export type School = (typeof SCHOOLS)[number];
+
+/** A pipe, a hump, a hinge: from the left wall, the foot and the front edge of the space. */
+export interface BuildObstacle {
+  kind: 'pipe' | 'hump' | 'hinge';
+  leftTenthMm: number;
+  bottomTenthMm: number;
+  frontTenthMm: number;
+  widthTenthMm: number;
+  heightTenthMm: number;
+  depthTenthMm: number;
+}
+
+/** How a space is built, beyond its outline; whatever was not measured is null. */
+export interface SpaceBuild {
+  /** Of each corner post, front to back. */
+  postDepthTenthMm: number | null;
+  /** The free way in through the door frame. */
+  openingWidthTenthMm: number | null;
+  openingHeightTenthMm: number | null;
+  hinge: 'left' | 'right' | 'none' | null;
+  holePitchTenthMm: number | null;
+  /** From the foot of the space to the lowest hole. */
+  firstHoleTenthMm: number | null;
+  boardTenthMm: number | null;
+  loadGrams: number | null;
+  obstacles: BuildObstacle[];
+  school: School | null;
+}
+
+/** A half-shelf, riser or row of hooks that changes the room over a shelf. */
+export interface ShelfAid {
+  kind: 'half_shelf' | 'riser' | 'hooks';
+  leftTenthMm: number;
+  widthTenthMm: number;
+  heightTenthMm: number;
+  depthTenthMm: number;
+}
+
+export interface ShelfBuild {
+  adjustable: boolean;
+  loadGrams: number | null;
+  surface: 'solid' | 'wire' | null;
+  lipTenthMm: number | null;
+  aids: ShelfAid[];
+}
+
 export interface SpaceFields {
   roomId: string;
   name: string;
@@ -72,6 +149,7 @@ export interface SpaceFields {
   locked: boolean;
   note: string;
   sort: number;
+  build?: SpaceBuild | null;
 }
 
 export interface ShelfFields {
@@ -88,6 +166,14 @@ export interface ShelfFields {
   /** Clear height to whatever is above. */
   heightTenthMm: number | null;
   depthTenthMm: number | null;
+  build?: ShelfBuild | null;
+}
+
+/** Where a bin stands beyond its left edge: its distance from the front edge, on what it is lifted, how far it is turned. */
+export interface BinStanding {
+  frontTenthMm: number;
+  liftTenthMm: number;
+  degrees: number;
 }
 
 export interface BinFields {
@@ -104,6 +190,9 @@ export interface BinFields {
   heightTenthMm: number | null;
   depthTenthMm: number | null;
   tags: string[];
+  /** The type it is one of. */
+  containerId?: string | null;
+  standing?: BinStanding | null;
 }
 
 export interface PackSize {
@@ -125,6 +214,16 @@ export interface ItemFields {
   openedDays: number | null;
   /** Months of good quality in a freezer, or null when not known. */
   freezerMonths: number | null;
+  traits?: ItemTraits | null;
+}
+
+/** What matters for room and weight, and the groups the household puts it in. */
+export interface ItemTraits {
+  /** Of one of its unit. */
+  weightGrams: number | null;
+  volumeMl: number | null;
+  textile: Textile | null;
+  groups: Partial<Record<School, string>>;
 }
 
 export type DateKind = 'best_before' | 'use_by';
@@ -161,6 +260,93 @@ export interface LineFields {
   nookId: string | null;
 }
 
+/** A type of container that can be owned, bought and measured; outside measures unless it says inside. */
+export interface ContainerFields {
+  name: string;
+  look: BinLook;
+  /** Containers that match: same maker's line, same colour. Empty: none. */
+  family: string;
+  colour: string;
+  topWidthTenthMm: number;
+  topDepthTenthMm: number;
+  baseWidthTenthMm: number | null;
+  baseDepthTenthMm: number | null;
+  heightTenthMm: number;
+  hasLid: boolean;
+  /** With the lid open. */
+  openHeightTenthMm: number | null;
+  innerVolumeMl: number | null;
+  insideWidthTenthMm: number | null;
+  insideDepthTenthMm: number | null;
+  insideHeightTenthMm: number | null;
+  /** How much higher a stack grows with each; null: not stacked. */
+  stackPitchTenthMm: number | null;
+  nestPitchTenthMm: number | null;
+  maxLoadGrams: number | null;
+  weightGrams: number | null;
+  priceMinor: number | null;
+  owned: number;
+  /** Came for free: a shoe box, a crate. */
+  free: boolean;
+}
+
+export interface PlanGroup {
+  name: string;
+  /** What its things take up by themselves. */
+  volumeMl: number;
+  grams: number;
+}
+export interface PlannedShelf {
+  shelfId: string;
+  bottomTenthMm: number | null;
+}
+/** A container on its planned place: centre from the left wall and the front edge, turned about it. */
+export interface PlannedBin {
+  key: string;
+  containerId: string;
+  shelfId: string;
+  cxTenthMm: number;
+  cyTenthMm: number;
+  liftTenthMm: number;
+  degrees: number;
+  group: string | null;
+  locked: boolean;
+  /** False: one of the pool. */
+  buy: boolean;
+}
+export interface PlanFields {
+  spaceId: string;
+  name: string;
+  status: 'draft' | 'chosen';
+  sort: number;
+  groups: PlanGroup[];
+  shelves: PlannedShelf[];
+  placed: PlannedBin[];
+  budgetMinor: number | null;
+  family: string | null;
+  moveShelves: boolean;
+  seed: number;
+  /** Containers of the buying list that are already at home, by type. */
+  bought: { containerId: string; count: number }[];
+}
+
+/** One round of emptying and assessing a space. */
+export interface ClearOutFields {
+  spaceId: string;
+  startedAt: string;
+  /** A timer, if one was wanted. */
+  minutes: number | null;
+  finishedAt: string | null;
+}
+export const VERDICTS = ['keep', 'elsewhere', 'give_away', 'recycle', 'throw_out', 'empty_package'] as const;
+export type Verdict = (typeof VERDICTS)[number];
+export interface VerdictFields {
+  clearOutId: string;
+  lotId: string;
+  verdict: Verdict;
+  toNookId: string | null;
+}
+
 export type HouseholdRow = RowBase & HouseholdFields;
 export type PersonRow = RowBase & PersonFields;
 export type RoomRow = RowBase & RoomFields;
@@ -170,6 +356,10 @@ export type BinRow = RowBase & BinFields;
 export type ItemRow = RowBase & ItemFields;
 export type LotRow = RowBase & LotFields & LotBalance;
 export type LineRow = RowBase & LineFields;
+export type ContainerRow = RowBase & ContainerFields;
+export type PlanRow = RowBase & PlanFields;
+export type ClearOutRow = RowBase & ClearOutFields;
+export type VerdictRow = RowBase & VerdictFields;
 
 export interface RowOf {
   household: HouseholdRow;
@@ -181,6 +371,10 @@ export interface RowOf {
   item: ItemRow;
   lot: LotRow;
   line: LineRow;
+  container: ContainerRow;
+  plan: PlanRow;
+  clear_out: ClearOutRow;
+  verdict: VerdictRow;
 }
 export interface FieldsOf {
   household: HouseholdFields;
@@ -192,6 +386,10 @@ export interface FieldsOf {
   item: ItemFields;
   lot: LotFields;
   line: LineFields;
+  container: ContainerFields;
+  plan: PlanFields;
+  clear_out: ClearOutFields;
+  verdict: VerdictFields;
 }
 export type AnyRow = RowOf[EntityKind];
 

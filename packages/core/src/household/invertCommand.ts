@@ -34,7 +34,7 @@ export function invertCommand(
     }
     const row = before.get(op.entity, op.id);
     if (!row) continue;
-    const fields = Object.fromEntries(Object.keys(op.fields).map((key) => [key, row[key as keyof AnyRow]]));
+    const fields = Object.fromEntries(Object.keys(op.fields).map((key) => [key, row[key as keyof AnyRow] ?? null]));
     inverse.push({ op: 'change', entity: op.entity, id: op.id, fields } as Op);
   }
   return {
