@@ -12,9 +12,11 @@ import {
   type LedgerEvent,
   type LotFields,
   type LotRow,
+  type SpaceBuild,
   type TaggedRow,
 } from '@ours/core';
 import { INNER_BINS, PEOPLE, SPACES, STRAYED, type CatalogueShelf, type CatalogueSpace } from './catalogue';
+import { CONTAINERS, STANDS_IN, TRAITS } from './containers';
 import { seededRandom, seededUuid } from './seededRandom';
 import { simulateUse, SIMULATED_DAYS, type UsedItem } from './simulateUse';
 
@@ -28,6 +30,21 @@ export interface DemoHome {
 export const DEMO_SEED = 20_261_124;
 const cm = (value: number | undefined): number | null => (value === undefined ? null : Math.round(value * 100));
 const thousandths = (text: string): number => Math.round(Number(text) * 1000);
+
+function spaceBuild(space: CatalogueSpace): SpaceBuild {
+  return {
+    postDepthTenthMm: cm(space.postDepth),
+    openingWidthTenthMm: cm(space.opening?.[0]),
+    openingHeightTenthMm: cm(space.opening?.[1]),
+    hinge: space.hinge ?? null,
+    holePitchTenthMm: cm(space.holes?.[0]),
+    firstHoleTenthMm: cm(space.holes?.[1]),
+    boardTenthMm: cm(space.holes?.[2]),
+    loadGrams: space.loadKg === undefined ? null : space.loadKg * 1000,
+    obstacles: [],
+    school: null,
+  };
+}
 
 /**
  * The demo home as of `today`, from a seed number: the same seed and day give the same home to the last id.
@@ -69,6 +86,7 @@ class DemoBuilder {
     this.simulate();
     this.strayAway();
     this.openSome();
+    this.addContainers();
     return { name: 'Ferry house', rows: this.rows, events: this.events };
   }
 
@@ -104,6 +122,7 @@ class DemoBuilder {
       locked: space.locked ?? false,
       note: space.note ?? '',
       sort: SPACES.indexOf(space),
+      build: spaceBuild(space),
     });
     space.shelves.forEach((shelf, sort) => this.addShelf(space, shelf, id, code, sort));
   }
@@ -127,6 +146,13 @@ class DemoBuilder {
       widthTenthMm: cm(shelf.width),
       heightTenthMm: cm(shelf.height),
       depthTenthMm: cm(shelf.depth ?? space.size[2] - 2),
+      build: {
+        adjustable: shelf.adjustable ?? false,
+        loadGrams: shelf.loadKg === undefined ? null : shelf.loadKg * 1000,
+        surface: shelf.surface ?? null,
+        lipTenthMm: cm(shelf.lip),
+        aids: [],
+      },
     });
     const frozen = space.kind === 'chest_freezer' || (shelf.name?.startsWith('freezer') ?? false);
     shelf.bins.forEach((written, at) => {
@@ -253,6 +279,26 @@ class DemoBuilder {
         { itemId, packSize, expiresOn, dateKind, openedOn, frozenOn, note: '', nookId: this.nookByName.get(bin)! },
         [into],
       );
+    }
+  }
+
+  /** What they own to put things in, which bins are one of them, and what some things weigh and measure. */
+  private addContainers(): void {
+    const ids = new Map(CONTAINERS.map((container) => [container.name, this.add('container', container)]));
+    for (const { entity, row } of this.rows) {
+      if (entity === 'bin') {
+        const type = STANDS_IN[row.name];
+        const container = CONTAINERS.find(({ name }) => name === type);
+        if (!container) continue;
+        Object.assign(row, {
+          containerId: ids.get(container.name),
+          widthTenthMm: container.topWidthTenthMm,
+          depthTenthMm: container.topDepthTenthMm,
+          heightTenthMm: container.heightTenthMm,
+        });
+      }
+      if (entity === 'item' && TRAITS[row.name])
+        row.traits = { weightGrams: null, volumeMl: null, textile: null, groups: {}, ...TRAITS[row.name] };
     }
   }
 

@@ -23,6 +23,11 @@ export interface CatalogueShelf {
   width?: number;
   height?: number;
   depth?: number;
+  /** Lies on holes and can be moved. */
+  adjustable?: boolean;
+  loadKg?: number;
+  surface?: 'solid' | 'wire';
+  lip?: number;
   bins: string[];
   /** Things without a bin. */
   loose?: string;
@@ -33,6 +38,14 @@ export interface CatalogueSpace {
   kind: SpaceKind;
   size: [width: number, height: number, depth: number];
   post?: number;
+  /** Corner posts, front to back. */
+  postDepth?: number;
+  /** Centimetres: hole pitch, the lowest hole above the foot, thickness of a board. */
+  holes?: [pitch: number, first: number, board: number];
+  /** Clear way in through the door frame. */
+  opening?: [width: number, height: number];
+  hinge?: 'left' | 'right';
+  loadKg?: number;
   locked?: boolean;
   note?: string;
   shelves: CatalogueShelf[];
@@ -57,10 +70,13 @@ export const SPACES: CatalogueSpace[] = [
     kind: 'storage_rack',
     size: [180, 210, 50],
     post: 3.5,
+    postDepth: 3.5,
+    loadKg: 250,
     note: 'Anchored to the rafters. 250 kg in all.',
     shelves: [
       {
         kind: 'shelf',
+        loadKg: 60,
         bottom: 164,
         height: 40,
         bins: [
@@ -71,6 +87,7 @@ export const SPACES: CatalogueSpace[] = [
       },
       {
         kind: 'shelf',
+        loadKg: 60,
         bottom: 122,
         height: 40,
         bins: [
@@ -82,6 +99,7 @@ export const SPACES: CatalogueSpace[] = [
       },
       {
         kind: 'shelf',
+        loadKg: 60,
         bottom: 80,
         height: 40,
         bins: [
@@ -91,6 +109,7 @@ export const SPACES: CatalogueSpace[] = [
       },
       {
         kind: 'shelf',
+        loadKg: 60,
         bottom: 42,
         height: 36,
         bins: [
@@ -101,6 +120,7 @@ export const SPACES: CatalogueSpace[] = [
       },
       {
         kind: 'shelf',
+        loadKg: 60,
         bottom: 6,
         height: 34,
         bins: [
@@ -116,9 +136,12 @@ export const SPACES: CatalogueSpace[] = [
     kind: 'storage_rack',
     size: [150, 210, 50],
     post: 3.5,
+    postDepth: 3.5,
+    loadKg: 200,
     shelves: [
       {
         kind: 'shelf',
+        loadKg: 50,
         bottom: 166,
         height: 40,
         bins: [
@@ -128,6 +151,7 @@ export const SPACES: CatalogueSpace[] = [
       },
       {
         kind: 'shelf',
+        loadKg: 50,
         bottom: 126,
         height: 38,
         bins: [
@@ -137,6 +161,7 @@ export const SPACES: CatalogueSpace[] = [
       },
       {
         kind: 'shelf',
+        loadKg: 50,
         bottom: 86,
         height: 38,
         bins: [
@@ -146,6 +171,7 @@ export const SPACES: CatalogueSpace[] = [
       },
       {
         kind: 'shelf',
+        loadKg: 50,
         bottom: 44,
         height: 40,
         bins: [
@@ -156,6 +182,7 @@ export const SPACES: CatalogueSpace[] = [
       },
       {
         kind: 'shelf',
+        loadKg: 50,
         bottom: 6,
         height: 36,
         bins: [
@@ -171,10 +198,14 @@ export const SPACES: CatalogueSpace[] = [
     kind: 'closet',
     size: [92, 204, 42],
     post: 2,
+    holes: [3.2, 10.2, 1.8],
+    opening: [86, 198],
+    hinge: 'left',
     note: 'Linen. The top shelf is out of Alma’s reach.',
     shelves: [
       {
         kind: 'shelf',
+        adjustable: true,
         bottom: 172,
         height: 28,
         bins: [
@@ -183,6 +214,7 @@ export const SPACES: CatalogueSpace[] = [
       },
       {
         kind: 'shelf',
+        adjustable: true,
         bottom: 140,
         height: 30,
         bins: [
@@ -192,6 +224,7 @@ export const SPACES: CatalogueSpace[] = [
       },
       {
         kind: 'shelf',
+        adjustable: true,
         bottom: 108,
         height: 30,
         bins: [
@@ -201,6 +234,7 @@ export const SPACES: CatalogueSpace[] = [
       },
       {
         kind: 'shelf',
+        adjustable: true,
         bottom: 76,
         height: 30,
         bins: [
@@ -209,6 +243,7 @@ export const SPACES: CatalogueSpace[] = [
       },
       {
         kind: 'shelf',
+        adjustable: true,
         bottom: 44,
         height: 30,
         bins: [
@@ -304,7 +339,11 @@ export const SPACES: CatalogueSpace[] = [
       {
         kind: 'hanging_basket',
         name: 'left basket',
+        left: 0,
+        bottom: 50,
+        width: 42,
         height: 24,
+        depth: 48,
         bins: [
           'bread, ice, berries | slatted | 42 | 22 | | Rye bread; loaf; 3; 750 g; 90; 5; 2; f3 | Blueberries; bag; 6; 500 g; 300; 1.5; 2; f10 | Raspberries; bag; 3; 500 g; 300; 1; ; f10 | Ice cubes; bag; 2; ; ; 1; | Elderflower ice; piece; 6; ; 200; 2; ; f6',
         ],
@@ -312,7 +351,11 @@ export const SPACES: CatalogueSpace[] = [
       {
         kind: 'hanging_basket',
         name: 'right basket',
+        left: 43,
+        bottom: 50,
+        width: 42,
         height: 24,
+        depth: 48,
         bins: [
           'soups, butter | slatted | 42 | 22 | | Pea soup; portion; 4; 400 ml; 88; 3; ; f3 | Nettle soup; portion; 3; 400 ml; 88; 2; ; f3 | Butter; pack; 5; 250 g; 200; 4; 2; f9 | Stock, chicken; tub; 4; 500 ml; 120; 2; 1; f4',
         ],
@@ -320,8 +363,11 @@ export const SPACES: CatalogueSpace[] = [
       {
         kind: 'floor',
         name: 'under the baskets',
+        left: 0,
         width: 66,
         bottom: 0,
+        height: 48,
+        depth: 50,
         bins: [
           'fish | see_through | 15 | 36 | | Pike fillet; pack; 5; 300 g; 170; 1.5; 2; f6 | Smoked eel; pack; 2; 200 g; 80; 0.6; ; f2 | Trout, whole; piece; 4; ; 170; 1; ; f6',
           'game | see_through | 15 | 36 | | Venison stew meat; pack; 4; 600 g; 300; 1; 1; f10 | Wild boar sausage; pack; 3; 400 g; 55; 1; ; f2 | Duck; piece; 2; ; 300; 0.3; ; f12',
@@ -332,8 +378,11 @@ export const SPACES: CatalogueSpace[] = [
       {
         kind: 'floor',
         name: 'on the step',
-        width: 24,
-        bottom: 34,
+        left: 66,
+        width: 20,
+        bottom: 28,
+        height: 20,
+        depth: 50,
         bins: [
           'dough and pastry | closed | 20 | 14 | | Pizza dough; piece; 4; 250 g; 55; 2; ; f2 | Puff pastry; pack; 2; 275 g; 170; 0.6; ; f6',
         ],
@@ -505,6 +554,7 @@ export const SPACES: CatalogueSpace[] = [
     kind: 'closet',
     size: [110, 210, 36],
     post: 2,
+    holes: [2, 10.2, 1.8],
     shelves: [
       {
         kind: 'shelf',
@@ -527,7 +577,8 @@ export const SPACES: CatalogueSpace[] = [
       {
         kind: 'shelf',
         bottom: 114,
-        height: 30,
+        height: 30.2,
+        adjustable: true,
         bins: [
           'baking | see_through | 52 | 22 | | Baking powder; sachet; 7; 15 g; 500; 3; 3 | Dry yeast; sachet; 9; 7 g; 500; 4; 4 | Vanilla sugar; sachet; 5; 8 g; 700; 2; 2 | Chocolate, dark; bar; 4; 100 g; 400; 3; 2 | Almonds, ground; bag; 2; 200 g; 200; 0.7; 1 | Icing sugar; pack; 1; 250 g; 900; 0.3; 1 | Cake sprinkles; jar; 2; ; 700; 0.1 | Raisins, bag; bag; 2; 200 g; 300; 0.6; 1 | Walnuts; bag; 2; 150 g; 180; 0.6; 1 | Desiccated coconut; bag; 1; 200 g; 300; 0.3; | Custard powder; sachet; 5; 40 g; 500; 1; 2 | Cornflour; pack; 1; 400 g; 600; 0.3; ',
           'stock and sauce | slatted | 48 | 22 | | Vegetable stock; jar; 1; 250 g; 500; 0.6; 1; o120 | Soy sauce; bottle; 1; 250 ml; 700; 0.3; ; o90 | Coconut milk; tin; 3; 400 ml; 700; 1.5; 2 | Mustard, reserve; jar; 2; 200 g; 500; 0.3; 1 | Mayonnaise; jar; 1; 250 ml; 150; 0.6; ; o30',
@@ -536,7 +587,8 @@ export const SPACES: CatalogueSpace[] = [
       {
         kind: 'shelf',
         bottom: 82,
-        height: 30,
+        height: 30.2,
+        adjustable: true,
         bins: [
           'rice and lentils | see_through | 54 | 24 | lid | Rice, jar; kg; 1.2; ; 500; 1.2; 0.5 | Red lentils; kg; 0.8; ; 500; 0.6; 0.3 | Brown lentils; kg; 0.6; ; 500; 0.3; 0.2 | Pearl barley; kg; 0.7; ; 400; 0.3; 0.2',
           'spices | see_through | 46 | 14 | | Pepper, black; jar; 2; 50 g; 900; 0.2; 1 | Paprika; jar; 1; 50 g; 600; 0.15; | Caraway; jar; 1; 45 g; 700; 0.1; | Cinnamon; jar; 2; 40 g; 700; 0.2; 1 | Cardamom; jar; 1; 30 g; 600; 0.1; | Bay leaves; jar; 1; 10 g; 700; 0.1; | Nutmeg; jar; 1; 30 g; 900; 0.05; | Curry; jar; 1; 50 g; 500; 0.2; | Oregano; jar; 1; 15 g; 500; 0.2; | Juniper; jar; 1; 30 g; 700; 0.1;  | Thyme; jar; 1; 15 g; 500; 0.2; | Marjoram; jar; 1; 15 g; 500; 0.15; | Cloves; jar; 1; 30 g; 900; 0.05; | Turmeric; jar; 1; 45 g; 600; 0.1; | Chilli flakes; jar; 1; 35 g; 600; 0.1; | Fennel seed; jar; 1; 40 g; 700; 0.05; | Allspice; jar; 1; 40 g; 700; 0.05; | Mustard seed; jar; 1; 60 g; 900; 0.05; ',
@@ -545,7 +597,7 @@ export const SPACES: CatalogueSpace[] = [
       {
         kind: 'shelf',
         bottom: 44,
-        height: 36,
+        height: 36.2,
         bins: [
           'snacks for the children | woven | 46 | 20 | | Crispbread; pack; 3; 250 g; 200; 3; 1 | Oat biscuits; pack; 2; 300 g; 150; 4; 2 | Dried apple; bag; 3; 100 g; 200; 2; 1 | Rice cakes; pack; 2; 100 g; 200; 2; 1',
           'lunch boxes | see_through | 52 | 26 | | Lunch box; piece; 5 | Drinking bottle; piece; 6 | Bread paper; roll; 2; 20 m; ; 0.5; 1 | Freezer bag, 3 l; piece; 34; ; ; 10; 20',

@@ -4,6 +4,8 @@ import type { ContainerFields } from '../household/entities';
 export const HAND_ROOM_TENTH_MM = 300;
 /** Share of a container's inner volume that things fill in use; the rest is air between them. Own default. */
 export const FILL_SHARE = 0.8;
+/** No more than this many stand on each other in a plan: the one at the bottom is lifted out past the others. Own default. */
+export const MOST_STACKED = 2;
 /** Walls and floor of a container whose inside was not measured take about this. Own default. */
 const WALL_TENTH_MM = 25;
 
@@ -21,7 +23,12 @@ type Measures = Pick<
 >;
 
 /** The foot as a share of the top, by the narrower of the two directions; 1 when the foot was not measured. */
-export function footShare({ topWidthTenthMm, topDepthTenthMm, baseWidthTenthMm, baseDepthTenthMm }: Measures): number {
+export function footShare({
+  topWidthTenthMm,
+  topDepthTenthMm,
+  baseWidthTenthMm,
+  baseDepthTenthMm,
+}: Pick<Measures, 'topWidthTenthMm' | 'topDepthTenthMm' | 'baseWidthTenthMm' | 'baseDepthTenthMm'>): number {
   return Math.min(
     1,
     Math.max(

@@ -133,7 +133,7 @@ export interface LinerCut {
 }
 
 /**
- * Shelf liners off a roll: each shelf in the direction that takes less of the roll; wider than the roll, in several strips.
+ * Shelf liners off a roll: in as few strips as can be, then in the direction that takes less of the roll.
  * @returns cuts and the length of roll they take together
  */
 export function linersFromRoll(
@@ -146,10 +146,13 @@ export function linersFromRoll(
       { length: depthTenthMm, across: widthTenthMm },
     ].map((way) => ({ ...way, strips: Math.ceil(way.across / rollWidth) }));
     const [one, other] = ways as [(typeof ways)[0], (typeof ways)[0]];
-    return { name, ...(one.length * one.strips <= other.length * other.strips ? one : other) };
+    return { name, ...(isBetter(one, other) ? one : other) };
   });
   return { cuts, rollLength: cuts.reduce((sum, { length, strips }) => sum + length * strips, 0) };
 }
+
+const isBetter = (a: Pick<LinerCut, 'length' | 'strips'>, b: Pick<LinerCut, 'length' | 'strips'>): boolean =>
+  a.strips < b.strips || (a.strips === b.strips && a.length <= b.length);
 
 /**
  * True sizes of dry softwood boards by their nominal inches, tenths of a millimetre: American Softwood Lumber Standard,

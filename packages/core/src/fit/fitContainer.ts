@@ -1,5 +1,5 @@
 import type { ContainerFields } from '../household/entities';
-import { slidesIn, standsFree, type Compartment, type Standing } from './compartment';
+import { slidesIn, standsFree, type Compartment, type Obstacle, type Standing } from './compartment';
 import { footShare, HAND_ROOM_TENTH_MM, stackCount } from './container';
 import { areaBound, countSame } from './sameContainers';
 import { packInOrder } from './packRectangles';
@@ -43,6 +43,9 @@ export interface ContainerFit {
   notes: FitNote[];
 }
 
+/** From more straight ones on, a slant is not tried. Own default. */
+const SLANT_UP_TO = 1;
+
 type Shape = Pick<
   ContainerFields,
   | 'topWidthTenthMm'
@@ -64,11 +67,9 @@ type Shape = Pick<
  */
 export function fitContainer(container: Shape, room: Compartment): ContainerFit {
   const straight = standStraight(container, room);
-  const slant =
-    straight.length > 0 && straight.every((bin) => slidesIn(bin, room)) && holdsAllByArea(container, room, straight)
-      ? null
-      : slanted(container, room);
   const straightIn = straight.filter((bin) => slidesIn(bin, room));
+  // A slant is for what is longer than the way in; where straight ones stand in number it never holds more.
+  const slant = straightIn.length <= SLANT_UP_TO ? slanted(container, room) : null;
   const useSlant = slant !== null && slant.getsIn && slant.bins.length > straightIn.length;
   const base = useSlant ? slant.bins : straightIn.length > 0 ? straightIn : straight;
   const layers = base.length === 0 ? 0 : stackCount(container, room.height);
@@ -104,7 +105,7 @@ const bodyOf = (container: Shape, turned = false): Omit<Standing, 'cx' | 'cy'> =
   width: container.topWidthTenthMm,
   depth: container.topDepthTenthMm,
   height: container.heightTenthMm,
-  footShare: footShare(container as never),
+  footShare: footShare(container),
   degrees: turned ? 90 : 0,
   z: 0,
 });
@@ -122,7 +123,10 @@ function standStraight(container: Shape, room: Compartment): Standing[] {
     cx: x0 + place.x + place.width / 2,
     cy: y0 + place.y + place.depth / 2,
   });
-  const inTheWay = room.obstacles.filter((one) => one.z < h && one.z + one.height > 0);
+  const inTheWay = room.obstacles
+    .filter((one) => one.z < h && one.z + one.height > 0)
+    .map((one) => underTheRim(one, container))
+    .filter((one) => one.width > 0 && one.depth > 0);
   const tries: Standing[][] = [];
   for (const part of plainParts(room, inTheWay)) {
     tries.push(countSame(part.width, part.depth, w, d).places.map((place) => stand(place, part.x, part.y)));
@@ -147,6 +151,17 @@ function standStraight(container: Shape, room: Compartment): Standing[] {
       entering(next) > entering(best) || (entering(next) === entering(best) && next.length > best.length) ? next : best,
     [],
   );
+}
+
+/** What a low obstacle leaves in the way of the rim of a bin that leans outwards over it. */
+function underTheRim(one: Obstacle, container: Shape): Obstacle {
+  const shared = Math.min(1, (one.z + one.height) / container.heightTenthMm);
+  const foot = footShare(container);
+  const lean = (1 - foot - (1 - foot) * shared) / 2;
+  const by = Math.floor(Math.min(container.topWidthTenthMm, container.topDepthTenthMm) * lean);
+  if (by <= 0 || one.z > 0) return one;
+  const [width, depth] = [one.width - 2 * by, one.depth - 2 * by];
+  return { ...one, x: one.x + by, y: one.y + by, width: Math.max(0, width), depth: Math.max(0, depth) };
 }
 
 /** The whole floor, and the strip between the left and right posts. */

@@ -31,7 +31,7 @@ export function packInOrder(
   const packed: PackedPiece[] = [];
   for (const at of order) {
     const piece = pieces[at]!;
-    const place = bestPlace(free, piece);
+    const place = narrowestPlace(free, piece);
     if (!place) continue;
     packed.push({ ...place, at });
     free = cutOut(free, place);
@@ -39,7 +39,8 @@ export function packInOrder(
   return packed;
 }
 
-function bestPlace(free: readonly FloorRect[], piece: PackPiece): (FloorRect & { turned: boolean }) | null {
+/** The place among free rectangles where a piece leaves the narrowest gap ("best short side fit"). */
+export function narrowestPlace(free: readonly FloorRect[], piece: PackPiece): (FloorRect & { turned: boolean }) | null {
   let best: (FloorRect & { turned: boolean }) | null = null;
   let bestShort = Infinity;
   let bestLong = Infinity;
@@ -58,7 +59,7 @@ function bestPlace(free: readonly FloorRect[], piece: PackPiece): (FloorRect & {
   return best;
 }
 
-function cutOut(free: readonly FloorRect[], taken: FloorRect): FloorRect[] {
+export function cutOut(free: readonly FloorRect[], taken: FloorRect): FloorRect[] {
   const left: FloorRect[] = [];
   const whole: FloorRect[] = [];
   const right = taken.x + taken.width;

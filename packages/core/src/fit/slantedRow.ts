@@ -19,68 +19,107 @@ interface Body {
 }
 
 const STEP_DEGREES = 0.5;
+/** For what only stands but does not get in, less care is enough. */
+const STANDING_STEP_DEGREES = 3;
 const FINE_DEGREES = 0.05;
-const SWEEP = 20;
-const ROWS_TRIED = 9;
+const SWEEP = 50;
+const ROWS_TRIED = 5;
 
 /**
  * The most bins of one kind that stand at one common slant, side by side or one behind the other, free of posts and pipes.
  * Two equal bins at the angle θ touch when their centres are `min(w/cosθ, d/sinθ)` apart along the front, and
  * `min(d/cosθ, w/sinθ)` apart towards the back. Angles are tried every half degree, then the smallest that holds as many is
  * narrowed to 0.05°; the answer is what was found, not a proof.
+ * Bins that can be pushed straight in at that angle come first; only when none can are they merely stood there.
  *
  * @returns null when none stands at a slant
  */
 export function findSlantedRow(body: Body, room: Compartment): SlantedRow | null {
   if (body.height > room.height) return null;
+  const front = room.access === 'front';
+  const wayIn = front
+    ? { from: room.openingLeft, to: room.openingLeft + room.openingWidth }
+    : { from: 0, to: room.width };
+  const reaching = (bin: Standing): boolean => standsFree(bin, room) && slidesIn(bin, room);
+  return (
+    searchAngles({ body, room, allowed: reaching, span: wayIn, step: STEP_DEGREES }) ??
+    searchAngles({
+      body,
+      room,
+      allowed: (bin) => standsFree(bin, room),
+      span: { from: 0, to: room.width },
+      step: STANDING_STEP_DEGREES,
+    })
+  );
+}
+
+interface AngleSearch {
+  body: Body;
+  room: Compartment;
+  allowed: (bin: Standing) => boolean;
+  /** Where along the front a bin may be. */
+  span: { from: number; to: number };
+  step: number;
+}
+
+function searchAngles(search: AngleSearch): SlantedRow | null {
   let best: { bins: Standing[]; degrees: number } | null = null;
-  for (let degrees = STEP_DEGREES; degrees < 90; degrees += STEP_DEGREES) {
-    const bins = rowAt(body, room, degrees);
+  for (let degrees = search.step; degrees < 90; degrees += search.step) {
+    const bins = rowAt(search, degrees);
     if (bins.length > (best?.bins.length ?? 0)) best = { bins, degrees };
   }
   if (!best) return null;
-  for (let degrees = best.degrees - FINE_DEGREES; degrees > best.degrees - STEP_DEGREES; degrees -= FINE_DEGREES) {
-    const bins = rowAt(body, room, degrees);
+  const start = best.degrees;
+  for (let degrees = start - FINE_DEGREES; degrees > start - search.step; degrees -= FINE_DEGREES) {
+    const bins = rowAt(search, degrees);
     if (bins.length < best.bins.length) break;
     best = { bins, degrees };
   }
-  return described(best.bins, best.degrees, room);
+  return described(best.bins, best.degrees, search.room);
 }
 
 /** As many as stand at exactly this angle; the better of side by side and one behind the other. */
-export function rowAt(body: Body, room: Compartment, degrees: number): Standing[] {
+function rowAt({ body, room, allowed, span }: AngleSearch, degrees: number): Standing[] {
   const box = boundingBox(body.width, body.depth, degrees);
-  if (box.width > room.width || box.depth > room.depth) return [];
+  if (box.width > span.to - span.from || box.depth > room.depth) return [];
   const angle = (degrees * Math.PI) / 180;
   const [sin, cos] = [Math.sin(angle), Math.cos(angle)];
   const along = Math.min(body.width / cos, body.depth / sin);
   const behind = Math.min(body.depth / cos, body.width / sin);
   const stand = (cx: number, cy: number): Standing => ({ ...body, cx, cy, degrees, z: 0 });
+  const [x0, x1] = [span.from + box.width / 2, span.to - box.width / 2];
+  const [y0, y1] = [box.depth / 2, room.depth - box.depth / 2];
   let best: Standing[] = [];
-  const sweep = (from: number, to: number, pitch: number, at: (moving: number) => Standing): Standing[] => {
-    const bins: Standing[] = [];
-    // The far end is always tried, so that the sweep's step costs no bin at it.
-    for (let position = from; position <= to + 0.01;) {
-      const bin = at(position);
-      if (standsFree(bin, room)) {
-        bins.push(bin);
-        position += pitch;
-      } else if (position < to && position + SWEEP > to) position = to;
-      else position += SWEEP;
-    }
-    return bins;
-  };
-  const [x0, x1, y0, y1] = [box.width / 2, room.width - box.width / 2, box.depth / 2, room.depth - box.depth / 2];
   for (let row = 0; row < ROWS_TRIED; row++) {
     const share = row / (ROWS_TRIED - 1);
     const [cy, cx] = [y0 + (y1 - y0) * share, x0 + (x1 - x0) * share];
     for (const bins of [
-      sweep(x0, x1, along, (moving) => stand(moving, cy)),
-      sweep(y0, y1, behind, (moving) => stand(cx, moving)),
+      sweep(x0, x1, along, (moving) => stand(moving, cy), allowed),
+      sweep(y0, y1, behind, (moving) => stand(cx, moving), allowed),
     ])
       if (bins.length > best.length) best = bins;
   }
   return best;
+}
+
+/** One bin after the other from one end; the far end is always tried, so that the sweep's step costs no bin at it. */
+function sweep(
+  from: number,
+  to: number,
+  pitch: number,
+  at: (moving: number) => Standing,
+  allowed: (bin: Standing) => boolean,
+): Standing[] {
+  const bins: Standing[] = [];
+  for (let position = from; position <= to + 0.01;) {
+    const bin = at(position);
+    if (allowed(bin)) {
+      bins.push(bin);
+      position += pitch;
+    } else if (position < to && position + SWEEP > to) position = to;
+    else position += SWEEP;
+  }
+  return bins;
 }
 
 function described(bins: Standing[], degrees: number, room: Compartment): SlantedRow {

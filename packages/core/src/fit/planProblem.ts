@@ -1,0 +1,92 @@
+import type { HouseholdState } from '../household/HouseholdState';
+import type { ContainerRow, PlannedBin, PlanGroup } from '../household/entities';
+import { footShare, innerVolumeMl } from './container';
+import type { PlanContainer, PlanProblem } from './planSpace';
+import { modelSpace, type SpaceModel } from './spaceModel';
+
+/** What a container weighs when nobody weighed it: a guess from its volume, 60 g a litre. Own estimate. */
+const GRAMS_PER_LITRE = 60;
+
+export const containerGrams = (container: ContainerRow): number =>
+  container.weightGrams ?? Math.round((innerVolumeMl(container) / 1000) * GRAMS_PER_LITRE);
+
+/** Where a container type is in use: bins that are one of it. */
+export function binsOfContainer(state: HouseholdState, containerId: string) {
+  return state.all('bin').filter((bin) => bin.containerId === containerId);
+}
+
+/** How many of a type are free: owned, less those in use outside the given space. Not below 0. */
+export function freeCount(state: HouseholdState, container: ContainerRow, spaceId: string | null): number {
+  const used = binsOfContainer(state, container.id).filter(
+    (bin) => state.get('shelf', bin.shelfId)?.spaceId !== spaceId || spaceId === null,
+  ).length;
+  return Math.max(0, container.owned - used);
+}
+
+export function planContainer(state: HouseholdState, container: ContainerRow, spaceId: string): PlanContainer {
+  return {
+    containerId: container.id,
+    widthTenthMm: container.topWidthTenthMm,
+    depthTenthMm: container.topDepthTenthMm,
+    heightTenthMm: container.heightTenthMm,
+    footShare: footShare(container),
+    stackPitchTenthMm: container.stackPitchTenthMm,
+    volumeMl: innerVolumeMl(container),
+    weightGrams: containerGrams(container),
+    maxLoadGrams: container.maxLoadGrams,
+    free: freeCount(state, container, spaceId),
+    priceMinor: container.priceMinor,
+    family: container.family,
+  };
+}
+
+export interface PlanWishes {
+  /** Types to be used; empty: all there are. */
+  containerIds: readonly string[];
+  groups: readonly PlanGroup[];
+  locked: readonly PlannedBin[];
+  budgetMinor: number | null;
+  family: string | null;
+  moveShelves: boolean;
+  seed: number;
+}
+
+/** The problem to be solved for a space, from what the household has written down. Data only: it goes to a worker. */
+export function planProblem(
+  state: HouseholdState,
+  spaceId: string,
+  wishes: PlanWishes,
+): { problem: PlanProblem; model: SpaceModel } | null {
+  const space = state.get('space', spaceId);
+  if (!space) return null;
+  const model = modelSpace(space, state.shelvesOf(spaceId));
+  const containers = state
+    .all('container')
+    .filter(({ id }) => wishes.containerIds.length === 0 || wishes.containerIds.includes(id))
+    .map((container) => planContainer(state, container, spaceId))
+    .filter(
+      (one) =>
+        one.free > 0 || one.priceMinor !== null || wishes.locked.some((bin) => bin.containerId === one.containerId),
+    );
+  const problem: PlanProblem = {
+    shelves: model.shelves.map(({ shelf, bottomTenthMm, room, loadGrams, adjustable }) => ({
+      shelfId: shelf.id,
+      bottomTenthMm,
+      room,
+      loadGrams,
+      adjustable,
+      inBody: space.kind !== 'chest_freezer' && shelf.kind !== 'door_rack',
+    })),
+    holes: model.holes,
+    holeCount: model.holeCount,
+    heightTenthMm: model.heightTenthMm,
+    containers,
+    groups: wishes.groups,
+    locked: wishes.locked,
+    budgetMinor: wishes.budgetMinor,
+    family: wishes.family,
+    moveShelves: wishes.moveShelves,
+    seed: wishes.seed,
+  };
+  return { problem, model };
+}
