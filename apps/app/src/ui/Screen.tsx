@@ -1,6 +1,6 @@
 import { ChevronLeft } from '@/ui/icons';
 import { useRouter } from 'expo-router';
-import { useEffect, type ReactNode } from 'react';
+import { useEffect, useRef, type ReactNode } from 'react';
 import { ScrollView, XStack, YStack } from 'tamagui';
 import { Button } from './Button';
 import { SyncState } from './SyncState';
@@ -16,6 +16,7 @@ export function Screen({
   children,
   footer,
   sync = true,
+  topAt,
 }: {
   title: string;
   sub?: string | undefined;
@@ -26,8 +27,14 @@ export function Screen({
   /** Stays at the foot, above the places: within the thumb's reach. */
   footer?: ReactNode;
   sync?: boolean;
+  /** When this changes the content goes back to its top, where the answer is. */
+  topAt?: string | null;
 }) {
   const router = useRouter();
+  const scroll = useRef<{ scrollTo: (to: { y: number }) => void }>(null);
+  useEffect(() => {
+    if (topAt) scroll.current?.scrollTo({ y: 0 });
+  }, [topAt]);
   return (
     <YStack flex={1} backgroundColor="$backgroundStrong" render="main">
       <XStack
@@ -56,7 +63,7 @@ export function Screen({
         {right}
         {sync ? <SyncState /> : null}
       </XStack>
-      <ScrollView flex={1} keyboardShouldPersistTaps="handled">
+      <ScrollView ref={scroll as never} flex={1} keyboardShouldPersistTaps="handled">
         <YStack paddingBottom={footer ? 24 : 120} width="100%" maxWidth={1100} alignSelf="center">
           {children}
         </YStack>

@@ -21,7 +21,7 @@ const PLACES: readonly Place[] = [
 ];
 
 function isAt(place: Place, path: string): boolean {
-  if (place.path === '/nooks') return /^\/(nooks|space|nook)/.test(path);
+  if (place.path === '/nooks') return /^\/(nooks|space|nook|containers)/.test(path);
   return place.path === path;
 }
 

@@ -40,8 +40,11 @@ export function planContainer(state: HouseholdState, container: ContainerRow, sp
   };
 }
 
+/** Narrower than this inside, a hand does not get in: such ones are for poles and rolls and are used when asked for. Own default. */
+const HAND_WIDTH_TENTH_MM = 900;
+
 export interface PlanWishes {
-  /** Types to be used; empty: all there are. */
+  /** Types to be used; empty: all that a hand gets into. */
   containerIds: readonly string[];
   groups: readonly PlanGroup[];
   locked: readonly PlannedBin[];
@@ -62,7 +65,11 @@ export function planProblem(
   const model = modelSpace(space, state.shelvesOf(spaceId));
   const containers = state
     .all('container')
-    .filter(({ id }) => wishes.containerIds.length === 0 || wishes.containerIds.includes(id))
+    .filter((one) =>
+      wishes.containerIds.length === 0
+        ? Math.min(one.topWidthTenthMm, one.topDepthTenthMm) >= HAND_WIDTH_TENTH_MM
+        : wishes.containerIds.includes(one.id),
+    )
     .map((container) => planContainer(state, container, spaceId))
     .filter(
       (one) =>

@@ -41,7 +41,7 @@ export interface PlanProblem {
   /** Inner height of the space. */
   heightTenthMm: number;
   containers: readonly PlanContainer[];
-  /** Empty: as many of the free containers as possible are to stand, biggest first. */
+  /** Empty: as many containers as possible are to stand, free ones first, biggest first, then bought ones. */
   groups: readonly PlanGroup[];
   locked: readonly PlannedBin[];
   budgetMinor: number | null;
@@ -72,6 +72,8 @@ export interface PlanSearch {
 
 /** Ways of setting the shelves that are looked into besides how they are. */
 const MOST_SETTINGS = 6;
+/** A plan has no more containers than this; a wire limit of the same size stands in the contract. */
+const MOST_PLACED = 500;
 /** Blocks tried to count one type on one floor: a rough count is enough to set shelves by. */
 const FLOOR_BUDGET = 20_000;
 
@@ -128,7 +130,7 @@ function scoreOf(answer: PlanAnswer, problem: PlanProblem): number[] {
   return [
     answer.left.reduce((sum, { volumeMl }) => sum + volumeMl, 0),
     -answer.placed
-      .filter((one) => problem.groups.length === 0 && !one.buy)
+      .filter(() => problem.groups.length === 0)
       .reduce((sum, one) => sum + (byId.get(one.containerId)?.volumeMl ?? 0), 0),
     answer.costMinor,
     answer.bought,
@@ -356,6 +358,9 @@ function buildPlan(
         outside.set(one.containerId, n);
         break;
       }
+      if (outside.has(one.containerId) || one.priceMinor === null || problem.budgetMinor === null) continue;
+      for (; one.priceMinor <= money && placed.length < MOST_PLACED; money -= one.priceMinor)
+        if (!put(one, null, 0, true)) break;
     }
   }
   for (const at of genes.order) {

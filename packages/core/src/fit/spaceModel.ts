@@ -14,6 +14,8 @@ export interface ShelfModel {
   upper: Compartment[];
   loadGrams: number | null;
   adjustable: boolean;
+  /** How far the room reaches beside the posts, beyond the clear width. */
+  bayTenthMm: number;
 }
 export interface SpaceModel {
   space: SpaceRow;
@@ -154,6 +156,7 @@ function modelShelf(
     upper,
     loadGrams: shelf.build?.loadGrams ?? null,
     adjustable: shelf.build?.adjustable ?? false,
+    bayTenthMm: bay,
   };
 }
 

@@ -178,6 +178,8 @@ function standSideBySide(bins: readonly BinRow[], clear: Box, shelf: ShelfRow): 
   const wanted = bins.map((bin) => Math.max(LEAST_BIN, bin.widthTenthMm ?? usual));
   const sum = wanted.reduce((total, width) => total + width, 0);
   const squeeze = sum > room ? Math.max(0, room) / sum : 1;
+  if (bins.every((bin) => bin.standing && bin.leftTenthMm !== null && bin.widthTenthMm !== null))
+    return standAsPlanned(bins, clear);
   const placed = bins.every((bin) => bin.leftTenthMm !== null) && noneOverlap(bins, clear.width);
   let x = clear.x + gap;
   return bins.map((bin, at) => {
@@ -190,6 +192,22 @@ function standSideBySide(bins: readonly BinRow[], clear: Box, shelf: ShelfRow): 
     const y = hangs ? clear.y + clear.height * 0.06 : clear.y + clear.height - height;
     return { bin, box: { x: left, y, width, height } };
   });
+}
+
+/** Bins with a place of their own: those behind are drawn first, stacked ones where they stand. */
+function standAsPlanned(bins: readonly BinRow[], clear: Box): DrawnBin[] {
+  return [...bins]
+    .sort(
+      (a, b) =>
+        b.standing!.frontTenthMm - a.standing!.frontTenthMm || a.standing!.liftTenthMm - b.standing!.liftTenthMm,
+    )
+    .map((bin) => {
+      const width = Math.min(bin.widthTenthMm!, clear.width);
+      const height = Math.min(bin.heightTenthMm ?? clear.height / 2, clear.height);
+      const lift = Math.min(bin.standing!.liftTenthMm, clear.height - height);
+      const left = Math.min(bin.leftTenthMm!, clear.width - width);
+      return { bin, box: { x: clear.x + left, y: clear.y + clear.height - lift - height, width, height } };
+    });
 }
 
 function noneOverlap(bins: readonly BinRow[], width: number): boolean {

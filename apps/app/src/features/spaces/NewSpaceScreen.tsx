@@ -3,8 +3,10 @@ import {
   codeShape,
   newShelfCode,
   newSpaceCode,
+  planFromPattern,
   readLength,
   SPACE_KINDS,
+  SPACE_PATTERNS,
   type Op,
   type ShelfFields,
   type ShelfKind,
@@ -23,6 +25,7 @@ import { Choices } from '@/ui/Choices';
 import { Field } from '@/ui/Field';
 import { Screen } from '@/ui/Screen';
 import { Small, Strong } from '@/ui/Words';
+import { PATTERN_WORDS } from './measure/words';
 import { SPACE_KIND_WORDS } from './words';
 
 interface NewSpace {
@@ -74,6 +77,8 @@ export function NewSpaceScreen() {
   }));
   const [kind, setKind] = useState<SpaceKind>('cupboard');
   const [count, setCount] = useState(3);
+  const [patternKey, setPatternKey] = useState('');
+  const pattern = SPACE_PATTERNS.find(({ key }) => key === patternKey);
   const { control, handleSubmit, setError, setValue, watch } = useForm<NewSpace>({
     resolver: joiResolver(schema),
     defaultValues: { name: '', room: rooms[0]?.name ?? '', width: '', height: '', depth: '' },
@@ -89,6 +94,15 @@ export function NewSpaceScreen() {
     }
     const known = rooms.find((room) => room.name.toLowerCase() === values.room.trim().toLowerCase());
     const roomId = known?.id ?? uuidv7();
+    if (pattern) {
+      const where = { roomId, name: values.name.trim(), sort };
+      const made = planFromPattern(pattern, where, inUse, () => uuidv7());
+      const roomFields = { name: values.room.trim(), sort: rooms.length };
+      const room: Op[] = known ? [] : [{ op: 'create', entity: 'room', id: roomId, fields: roomFields }];
+      const refused = await doIt('space_added', [...room, ...made.ops], `Added: ${where.name}. Now measure it.`);
+      if (refused === null) router.replace(`/space/${made.spaceId}/measure`);
+      return;
+    }
     const spaceId = uuidv7();
     const used = new Set(inUse.shapes);
     const code = newSpaceCode(values.name, { shapes: used });
@@ -149,49 +163,64 @@ export function NewSpaceScreen() {
           ) : null}
         </YStack>
         <Choices
-          label="What kind of space?"
-          wrap
-          choices={SPACE_KINDS.map((value) => ({ value, label: SPACE_KIND_WORDS[value] }))}
-          value={kind}
-          onChange={setKind}
+          label="Start from a pattern"
+          choices={[
+            { value: '', label: 'None' },
+            ...SPACE_PATTERNS.map(({ key }) => ({ value: key, label: PATTERN_WORDS[key] ?? key })),
+          ]}
+          value={patternKey}
+          onChange={setPatternKey}
         />
-        <XStack gap={10} alignItems="center" role="group" aria-label="How many shelves">
-          <Strong flex={1}>
-            How many{' '}
-            {USUAL_SHELVES[kind] === 'drawer' ? 'drawers' : kind === 'chest_freezer' ? 'floor places' : 'shelves'}?
-          </Strong>
-          <Button label="Fewer" onPress={() => setCount((now) => Math.max(0, now - 1))} />
-          <Strong testID="shelf-count" minWidth={24} textAlign="center">
-            {count}
-          </Strong>
-          <Button label="More" onPress={() => setCount((now) => Math.min(MOST_SHELVES, now + 1))} />
-        </XStack>
-        <XStack gap={8}>
-          <TextField
-            control={control}
-            name="width"
-            label="Wide"
-            placeholder={unit === 'metric' ? 'cm' : 'in'}
-            width={110}
-          />
-          <TextField
-            control={control}
-            name="height"
-            label="High"
-            placeholder={unit === 'metric' ? 'cm' : 'in'}
-            width={110}
-          />
-          <TextField
-            control={control}
-            name="depth"
-            label="Deep"
-            placeholder={unit === 'metric' ? 'cm' : 'in'}
-            width={110}
-          />
-        </XStack>
-        <Small>
-          Measures can wait. Write them as the tape says: 31.5, 31,5 cm, 315 mm, 12 3/8&quot; or 1&apos; 2&quot;.
-        </Small>
+        {pattern ? (
+          <Small>Its figures are only a start; each is asked for next, one after the other.</Small>
+        ) : (
+          <>
+            <Choices
+              label="What kind of space?"
+              wrap
+              choices={SPACE_KINDS.map((value) => ({ value, label: SPACE_KIND_WORDS[value] }))}
+              value={kind}
+              onChange={setKind}
+            />
+            <XStack gap={10} alignItems="center" role="group" aria-label="How many shelves">
+              <Strong flex={1}>
+                How many{' '}
+                {USUAL_SHELVES[kind] === 'drawer' ? 'drawers' : kind === 'chest_freezer' ? 'floor places' : 'shelves'}?
+              </Strong>
+              <Button label="Fewer" onPress={() => setCount((now) => Math.max(0, now - 1))} />
+              <Strong testID="shelf-count" minWidth={24} textAlign="center">
+                {count}
+              </Strong>
+              <Button label="More" onPress={() => setCount((now) => Math.min(MOST_SHELVES, now + 1))} />
+            </XStack>
+            <XStack gap={8}>
+              <TextField
+                control={control}
+                name="width"
+                label="Wide"
+                placeholder={unit === 'metric' ? 'cm' : 'in'}
+                width={110}
+              />
+              <TextField
+                control={control}
+                name="height"
+                label="High"
+                placeholder={unit === 'metric' ? 'cm' : 'in'}
+                width={110}
+              />
+              <TextField
+                control={control}
+                name="depth"
+                label="Deep"
+                placeholder={unit === 'metric' ? 'cm' : 'in'}
+                width={110}
+              />
+            </XStack>
+            <Small>
+              Measures can wait. Write them as the tape says: 31.5, 31,5 cm, 315 mm, 12 3/8&quot; or 1&apos; 2&quot;.
+            </Small>
+          </>
+        )}
         <Button kind="primary" label="Add it" onPress={() => void create()} />
       </YStack>
     </Screen>

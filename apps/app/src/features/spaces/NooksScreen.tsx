@@ -25,21 +25,17 @@ export function NooksScreen() {
   const columns = width >= 900 ? 5 : width >= 600 ? 3 : 2;
   const cardWidth = (width - 32 - 12 * (columns - 1)) / columns;
   return (
-    <Screen
-      title="Nooks"
-      right={
-        <>
-          {rooms.length > 0 ? <Button kind="quiet" label="Rooms" onPress={() => setEditing(true)} /> : null}
-          <Button icon={Plus} label="Space" onPress={() => router.push('/space/new')} />
-        </>
-      }
-    >
+    <Screen title="Nooks" right={<Button icon={Plus} label="Space" onPress={() => router.push('/space/new')} />}>
       {rooms.length === 0 ? (
         <YStack padding={16} gap={12}>
           <Words>There are no places yet. Start with one cupboard: its name, its room, how many shelves.</Words>
           <Button kind="primary" label="Set up a cupboard" onPress={() => router.push('/space/new')} />
         </YStack>
       ) : null}
+      <XStack paddingHorizontal={6} paddingBottom={4}>
+        {rooms.length > 0 ? <Button kind="quiet" label="Rooms" onPress={() => setEditing(true)} /> : null}
+        <Button kind="quiet" label="Containers" onPress={() => router.push('/containers')} />
+      </XStack>
       <XStack paddingHorizontal={16} gap={12} flexWrap="wrap">
         {rooms.flatMap(({ room, spaces }) =>
           spaces.map((space) => <SpaceCard key={space.id} spaceId={space.id} width={cardWidth} sub={room.name} />),

@@ -29,6 +29,15 @@ export interface OpenDoorViewProps {
 
 const MEASURE_ROOM = 44;
 
+/** How a view is scaled and set into its frame: shared by the drawing and by what is laid over it. */
+export function drawingScale(view: FrontView, width: number, maxHeight: number, measured: boolean) {
+  const margin = measured ? MEASURE_ROOM : 6;
+  const drawn = view.doorOuter ? view.doorOuter.x + view.doorOuter.width : view.outer.width;
+  const scale = Math.min((width - margin - 8) / drawn, (maxHeight - margin / 2 - 12) / view.outer.height);
+  const left = Math.max(measured ? margin : 4, (width - drawn * scale) / 2);
+  return { scale, left, top: measured ? 26 : 6 };
+}
+
 /**
  * A space as a person sees it with the doors open: its front to scale, shelves as thick lines, bins where they stand.
  * Every nook is a button over the drawing, so that keyboard and screen reader get what the finger gets.
@@ -36,11 +45,7 @@ const MEASURE_ROOM = 44;
 export function OpenDoorView(props: OpenDoorViewProps) {
   const { view, width, maxHeight, measures = null, onPressNook } = props;
   const palette = usePalette();
-  const margin = measures ? MEASURE_ROOM : 6;
-  const drawn = view.doorOuter ? view.doorOuter.x + view.doorOuter.width : view.outer.width;
-  const scale = Math.min((width - margin - 8) / drawn, (maxHeight - margin / 2 - 12) / view.outer.height);
-  const left = measures ? margin : Math.max(4, (width - drawn * scale) / 2);
-  const top = measures ? 26 : 6;
+  const { scale, left, top } = drawingScale(view, width, maxHeight, measures !== null);
   const place = (box: Box): Box => ({
     x: left + box.x * scale,
     y: top + box.y * scale,

@@ -75,13 +75,22 @@ function OpenSpace({ front }: { front: Front }) {
       back="/nooks"
       footer={gtMd ? undefined : panel}
       right={
-        <Button
-          iconOnly={!gtMd && !editing}
-          icon={Pencil}
-          label={editing ? 'Done' : 'Change'}
-          selected={editing}
-          onPress={() => setEditing((now) => !now)}
-        />
+        <>
+          {editing ? null : (
+            <Button
+              kind={gtMd ? 'primary' : 'plain'}
+              label="Plan"
+              onPress={() => router.push(`/space/${space.id}/mix`)}
+            />
+          )}
+          <Button
+            iconOnly={!gtMd && !editing}
+            icon={Pencil}
+            label={editing ? 'Done' : 'Change'}
+            selected={editing}
+            onPress={() => setEditing((now) => !now)}
+          />
+        </>
       }
     >
       <Small paddingHorizontal={16} paddingBottom={6}>

@@ -6,6 +6,7 @@ import { useDo } from '@/data/useDo';
 import { Button } from '@/ui/Button';
 import { Dialog } from '@/ui/Dialog';
 import { Field } from '@/ui/Field';
+import { BulkDialog } from '../fit/BulkDialog';
 
 /** What the home knows about a kind of thing: names, tags, when it is low, how long it keeps. */
 export function ItemDialog({ itemId, onClose }: { itemId: string | null; onClose: () => void }) {
@@ -24,6 +25,7 @@ const list = (text: string): string[] => [
 
 function Form({ item, onClose }: { item: ItemRow; onClose: () => void }) {
   const doIt = useDo();
+  const [measuring, setMeasuring] = useState(false);
   const [name, setName] = useState(item.name);
   const [synonyms, setSynonyms] = useState(item.synonyms.join(', '));
   const [tags, setTags] = useState(item.tags.join(', '));
@@ -58,6 +60,7 @@ function Form({ item, onClose }: { item: ItemRow; onClose: () => void }) {
     onClose();
     void doIt('item_changed', [{ op: 'change', entity: 'item', id: item.id, fields: next }], `Saved: ${name.trim()}.`);
   };
+  if (measuring) return <BulkDialog item={item} onClose={onClose} />;
   return (
     <Dialog title={`About ${item.name}`} open onClose={onClose}>
       <Field label="Name" value={name} onChangeText={setName} problem={problems.name} maxLength={120} />
@@ -86,6 +89,7 @@ function Form({ item, onClose }: { item: ItemRow; onClose: () => void }) {
         problem={problems.months}
         hint="Quality, not safety."
       />
+      <Button label="Room, weight, folding, groups …" onPress={() => setMeasuring(true)} />
       <XStack gap={8}>
         <Button grow kind="primary" label="Save" disabled={!ok} onPress={save} />
         <Button grow label="Cancel" onPress={onClose} />

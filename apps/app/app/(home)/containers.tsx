@@ -1,0 +1,3 @@
+import { ContainersScreen } from '@/features/fit/ContainersScreen';
+
+export default ContainersScreen;

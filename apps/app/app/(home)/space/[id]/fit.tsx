@@ -1,0 +1,3 @@
+import { FitScreen } from '@/features/fit/FitScreen';
+
+export default FitScreen;

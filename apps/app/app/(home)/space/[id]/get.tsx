@@ -1,0 +1,3 @@
+import { GetScreen } from '@/features/fit/GetScreen';
+
+export default GetScreen;

@@ -1,0 +1,3 @@
+import { MeasureScreen } from '@/features/spaces/measure/MeasureScreen';
+
+export default MeasureScreen;

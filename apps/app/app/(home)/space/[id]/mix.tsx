@@ -1,0 +1,3 @@
+import { MixScreen } from '@/features/fit/MixScreen';
+
+export default MixScreen;

@@ -1,0 +1,3 @@
+import { ClearOutScreen } from '@/features/spaces/clearOut/ClearOutScreen';
+
+export default ClearOutScreen;

@@ -1,0 +1,276 @@
+import {
+  codeTail,
+  containerGrams,
+  describeShelf,
+  findRemedies,
+  fitContainer,
+  freeCount,
+  modelSpace,
+  planMoveShelf,
+  spaceLoad,
+  type Remedy,
+} from '@ours/core';
+import { useLocalSearchParams, useRouter } from 'expo-router';
+import { useMemo, useState } from 'react';
+import { useMedia, XStack, YStack } from 'tamagui';
+import { useHousehold } from '@/data/HouseholdProvider';
+import { useDo } from '@/data/useDo';
+import { useHome } from '@/data/useHome';
+import { Button } from '@/ui/Button';
+import { Choices } from '@/ui/Choices';
+import { ListHeading, ListRow } from '@/ui/ListRow';
+import { Screen } from '@/ui/Screen';
+import { StepNav } from '@/ui/StepNav';
+import { useContentWidth } from '@/ui/useContentWidth';
+import { Small, Strong, Words } from '@/ui/Words';
+import { planSteps } from '../spaces/planSteps';
+import { FloorView } from './FloorView';
+import { LoadBar } from './LoadBar';
+import {
+  fitHeadline,
+  gapWords,
+  LOAD_CAUTIONS,
+  loadWords,
+  noteWords,
+  reasonWords,
+  remedyWords,
+  sizeWords,
+  sureWords,
+} from './words';
+
+/** One container on one shelf: how many, how, why not, and what else could be done. */
+export function FitScreen() {
+  const {
+    id,
+    shelf: askedShelf,
+    container: askedContainer,
+  } = useLocalSearchParams<{
+    id: string;
+    shelf?: string;
+    container?: string;
+  }>();
+  const router = useRouter();
+  const doIt = useDo();
+  const { unit } = useHome();
+  const { gtMd } = useMedia();
+  const content = useContentWidth();
+  const [shelfId, setShelfId] = useState(askedShelf ?? null);
+  const [containerId, setContainerId] = useState(askedContainer ?? null);
+  const { state, version } = useHousehold((snapshot) => snapshot);
+  const space = id ? state.get('space', id) : undefined;
+  // The state is one object kept up row by row; its version says when it is another.
+  const found = useMemo(() => {
+    if (!space || space.retired) return null;
+    const model = modelSpace(space, state.shelvesOf(space.id));
+    const at = model.shelves.find(({ shelf }) => shelf.id === shelfId) ?? model.shelves[0] ?? null;
+    const containers = state.all('container').sort((a, b) => a.name.localeCompare(b.name, 'en'));
+    const fits = at
+      ? containers.map((one) => ({
+          container: one,
+          fit: fitContainer(one, at.room),
+          free: freeCount(state, one, space.id),
+        }))
+      : [];
+    return { model, at, fits, load: spaceLoad(state, space.id), version };
+  }, [space, state, shelfId, version]);
+  if (!space || !found) {
+    return (
+      <Screen title="Not here" back="/nooks">
+        <Words padding={16}>This place is not there, or no longer. Look for it under Nooks.</Words>
+      </Screen>
+    );
+  }
+  const { model, at, fits, load } = found;
+  const chosen = fits.find(({ container }) => container.id === containerId) ?? null;
+  const steps = <StepNav label="Setting up" steps={planSteps(space.id)} />;
+  if (!at) {
+    return (
+      <Screen title="Try the fit" sub={space.name} back={`/space/${space.id}`}>
+        {steps}
+        <YStack padding={16} gap={12}>
+          <Words>No shelf here is measured yet. Width, depth and height of one are enough to begin.</Words>
+          <Button kind="primary" label="Measure" onPress={() => router.replace(`/space/${space.id}/measure`)} />
+        </YStack>
+      </Screen>
+    );
+  }
+  const width = gtMd ? content - 420 - 32 : content;
+  const carry = (remedy: Remedy): void => {
+    if (remedy.kind === 'other_container') return setContainerId(remedy.containerId);
+    const shelf = state.get('shelf', remedy.shelfId);
+    const pitch = model.holes?.pitch ?? 0;
+    if (!shelf || shelf.bottomTenthMm === null) return;
+    const to = shelf.bottomTenthMm + (remedy.kind === 'raise_above' ? 1 : -1) * remedy.holes * pitch;
+    void doIt(
+      'shelf_moved',
+      planMoveShelf(space, state.shelvesOf(space.id), shelf, to),
+      `Moved on the plan: ${describeShelf(state, shelf)}.`,
+    );
+  };
+  const shelfLoad = load?.shelves.find((one) => one.shelfId === at.shelf.id);
+  const drawing = (
+    <YStack gap={4} alignItems="center">
+      <Small>{`${describeShelf(state, at.shelf)}, from above; the front at the foot`}</Small>
+      <FloorView
+        room={at.room}
+        bins={(chosen?.fit.places ?? []).map((body, n) => ({ key: String(n), body, tag: String(n + 1) }))}
+        width={width - 8}
+        maxHeight={gtMd ? 420 : 260}
+        unit={unit}
+      />
+    </YStack>
+  );
+  const answer = chosen ? (
+    <YStack
+      margin={16}
+      borderWidth={1}
+      borderColor="$borderColor"
+      borderRadius={14}
+      backgroundColor="$background"
+      testID="fit-answer"
+    >
+      <YStack padding={14} gap={4}>
+        <Strong fontSize={18} lineHeight={24} role="heading" aria-level={2}>
+          {fitHeadline(chosen.fit, chosen.free > 0 ? chosen.free : null)}
+        </Strong>
+        <Words>
+          {chosen.container.name}, {sizeWords(chosen.container, unit)}.{' '}
+          {chosen.fit.reasons.length > 0
+            ? `Each is ${chosen.fit.reasons.map((one) => reasonWords(one, unit)).join(' and ')}. `
+            : ''}
+          {gapWords(chosen.fit, unit)}
+        </Words>
+        {chosen.fit.count > 0 && !chosen.fit.getsIn ? (
+          <Words color="$late">They would stand, but no straight way in was found.</Words>
+        ) : null}
+        {chosen.fit.notes.map((note) => (
+          <Small key={note.kind}>{noteWords(note, unit)}</Small>
+        ))}
+        <Small>{sureWords(chosen.fit)}</Small>
+      </YStack>
+      {findRemedies(state, model, at, chosen.container, chosen.fit).map((remedy, n) => {
+        const words = remedyWords(remedy, state);
+        return (
+          <XStack key={n} padding={12} gap={12} alignItems="center" borderTopWidth={1} borderColor="$borderColor">
+            <Small width={20}>or</Small>
+            <YStack flex={1}>
+              <Strong>{words.title}</Strong>
+              <Small>{words.detail}</Small>
+            </YStack>
+            <Button label="Try" onPress={() => carry(remedy)} />
+          </XStack>
+        );
+      })}
+      <XStack padding={12} borderTopWidth={1} borderColor="$borderColor">
+        <Button
+          grow
+          kind="primary"
+          label="Find the best mix"
+          onPress={() => router.replace(`/space/${space.id}/mix`)}
+        />
+      </XStack>
+    </YStack>
+  ) : (
+    <Words padding={16}>Choose a container below; the drawing shows how it stands.</Words>
+  );
+  const list = (
+    <YStack>
+      <ListHeading
+        title="Containers"
+        remark={
+          fits.length === 0
+            ? 'none yet'
+            : `${fits.filter(({ fit }) => fit.count > 0).length} of ${fits.length} kinds fit`
+        }
+      />
+      {fits.length === 0 ? (
+        <YStack padding={16} gap={10}>
+          <Words>Write down the boxes you own, shoe boxes too; then try them here.</Words>
+          <Button label="Add containers" onPress={() => router.push('/containers')} />
+        </YStack>
+      ) : null}
+      {[...fits]
+        .sort((a, b) => Number(b.free > 0) - Number(a.free > 0))
+        .map(({ container, fit, free }) => (
+          <ListRow
+            key={container.id}
+            title={container.name}
+            detail={`${sizeWords(container, unit)} · ${free > 0 ? `${free} free` : container.priceMinor === null ? 'none free' : 'to buy'}`}
+            selected={container.id === containerId}
+            onPress={() => setContainerId(container.id)}
+            right={<Strong>{fit.count === 0 ? '–' : `${fit.count}${fit.how === 'slant' ? ' at a slant' : ''}`}</Strong>}
+          />
+        ))}
+    </YStack>
+  );
+  const carrying = shelfLoad ? (
+    <YStack
+      padding={16}
+      gap={8}
+      backgroundColor="$background"
+      borderTopWidth={1}
+      borderBottomWidth={1}
+      borderColor="$borderColor"
+    >
+      <XStack gap={12} alignItems="center">
+        <YStack flex={1}>
+          <Strong>Load on this shelf now</Strong>
+          <Small>
+            {loadWords(shelfLoad.binsGrams, shelfLoad.contentsGrams, shelfLoad.ratingGrams, shelfLoad.estimated, unit)}
+          </Small>
+        </YStack>
+        {shelfLoad.ratingGrams === null ? null : (
+          <LoadBar
+            share={(shelfLoad.binsGrams + shelfLoad.contentsGrams) / shelfLoad.ratingGrams}
+            over={shelfLoad.state === 'over'}
+          />
+        )}
+      </XStack>
+      {chosen && chosen.fit.count > 0 ? (
+        <Small>{`${chosen.fit.count} of these weigh ${loadWords(
+          chosen.fit.count * containerGrams(chosen.container),
+          0,
+          null,
+          false,
+          unit,
+        )
+          .split(' + ')[0]!
+          .replace('boxes ', '')} empty.`}</Small>
+      ) : null}
+      {load?.cautions.map((one) => (
+        <Small key={one}>{LOAD_CAUTIONS[one]}</Small>
+      ))}
+    </YStack>
+  ) : null;
+  return (
+    <Screen title="Try the fit" sub={space.name} back={`/space/${space.id}`} topAt={containerId}>
+      {steps}
+      <YStack paddingHorizontal={16} paddingVertical={8}>
+        <Choices
+          label="Which shelf"
+          hideLabel
+          choices={model.shelves.map(({ shelf }) => ({ value: shelf.id, label: codeTail(shelf.code) }))}
+          value={at.shelf.id}
+          onChange={setShelfId}
+        />
+      </YStack>
+      {gtMd ? (
+        <XStack gap={16}>
+          <YStack width={width} gap={12}>
+            {drawing}
+            {answer}
+            {carrying}
+          </YStack>
+          <YStack width={420}>{list}</YStack>
+        </XStack>
+      ) : (
+        <YStack gap={8}>
+          {drawing}
+          {answer}
+          {list}
+          {carrying}
+        </YStack>
+      )}
+    </Screen>
+  );
+}

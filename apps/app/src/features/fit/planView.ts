@@ -1,0 +1,108 @@
+import {
+  boundingBox,
+  layOutFront,
+  modelSpace,
+  roomsAfter,
+  standingOf,
+  planContainer,
+  type BinRow,
+  type Compartment,
+  type FrontView,
+  type HouseholdState,
+  type PlanFields,
+  type PlannedBin,
+  type SpaceRow,
+  type Standing,
+} from '@ours/core';
+
+export interface PlanView {
+  front: FrontView;
+  /** The room over each shelf once the shelves are moved. */
+  rooms: Map<string, Compartment>;
+  bodyOf: (bin: PlannedBin) => Standing | null;
+  /** What is written on a planned bin: its shelf's letter and a number. */
+  tagOf: (key: string) => string;
+}
+
+type Drawn = Pick<PlanFields, 'placed' | 'shelves'>;
+
+/** A plan as the drawings need it: the front as it would look, and the rooms from above. */
+export function viewPlan(state: HouseholdState, space: SpaceRow, plan: Drawn): PlanView {
+  const rows = state.shelvesOf(space.id);
+  const model = modelSpace(space, rows);
+  const setting = model.shelves.map(({ shelf, bottomTenthMm }) => {
+    const planned = plan.shelves.find(({ shelfId }) => shelfId === shelf.id)?.bottomTenthMm;
+    return { shelfId: shelf.id, bottomTenthMm: planned ?? bottomTenthMm, movedHoles: 0 };
+  });
+  const rooms = roomsAfter(
+    {
+      shelves: model.shelves.map(({ shelf, bottomTenthMm, room, loadGrams, adjustable }) => ({
+        shelfId: shelf.id,
+        bottomTenthMm,
+        room,
+        loadGrams,
+        adjustable,
+        inBody: space.kind !== 'chest_freezer' && shelf.kind !== 'door_rack',
+      })),
+      holes: model.holes,
+      heightTenthMm: model.heightTenthMm,
+    },
+    setting,
+  );
+  const tags = new Map<string, string>();
+  for (const shelf of rows) {
+    const letter = shelf.code.split('-')[1]?.slice(0, -1) ?? '';
+    plan.placed
+      .filter(({ shelfId }) => shelfId === shelf.id)
+      .forEach((bin, at) => tags.set(bin.key, `${letter}${at + 1}`));
+  }
+  const bodyOf = (bin: PlannedBin): Standing | null => {
+    const type = state.get('container', bin.containerId);
+    return type ? standingOf(bin, planContainer(state, type, space.id)) : null;
+  };
+  const shelves = rows.map((shelf) => {
+    const moved = setting.find(({ shelfId }) => shelfId === shelf.id);
+    if (!moved) return shelf;
+    // Beside the drawing stands the clear height as it will be.
+    return { ...shelf, bottomTenthMm: moved.bottomTenthMm, heightTenthMm: rooms.get(shelf.id)?.height ?? null };
+  });
+  const binsOf = (shelfId: string): BinRow[] => {
+    const bay = model.shelves.find(({ shelf }) => shelf.id === shelfId)?.bayTenthMm ?? 0;
+    return plan.placed
+      .filter((bin) => bin.shelfId === shelfId)
+      .flatMap((bin, sort) => plannedRow(state, bin, tags.get(bin.key) ?? '', bay, sort));
+  };
+  return { front: layOutFront(space, shelves, binsOf), rooms, bodyOf, tagOf: (key) => tags.get(key) ?? '' };
+}
+
+/** A planned bin as the drawing of the front takes bins. */
+function plannedRow(state: HouseholdState, bin: PlannedBin, tag: string, bay: number, sort: number): BinRow[] {
+  const type = state.get('container', bin.containerId);
+  if (!type) return [];
+  const box = boundingBox(type.topWidthTenthMm, type.topDepthTenthMm, bin.degrees);
+  return [
+    {
+      id: bin.key,
+      seq: 0,
+      retired: false,
+      shelfId: bin.shelfId,
+      parentBinId: null,
+      name: bin.group ?? type.name,
+      look: type.look,
+      hasLid: type.hasLid,
+      // The drawing takes the check character off a code.
+      code: `P-${tag}0`,
+      sort,
+      leftTenthMm: Math.max(0, Math.round(bin.cxTenthMm - box.width / 2 - bay)),
+      widthTenthMm: Math.round(box.width),
+      heightTenthMm: type.heightTenthMm,
+      depthTenthMm: Math.round(box.depth),
+      tags: [],
+      standing: {
+        frontTenthMm: Math.round(bin.cyTenthMm - box.depth / 2),
+        liftTenthMm: bin.liftTenthMm,
+        degrees: bin.degrees,
+      },
+    },
+  ];
+}

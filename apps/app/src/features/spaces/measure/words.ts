@@ -1,0 +1,73 @@
+import { formatLength, formatMass, type Contradiction, type LengthUnit, type MeasureQuestion } from '@ours/core';
+
+const SPACE_WORDS: Readonly<Record<string, [ask: string, short: string]>> = {
+  width: ['How wide is it, outside?', 'Width'],
+  height: ['How high is it?', 'Height'],
+  depth: ['How deep, to the closed door?', 'Depth'],
+  post_width: ['How wide is each post or side wall?', 'Post or wall, width'],
+  post_depth: ['How deep is each post, front to back?', 'Post, front to back'],
+  opening_width: ['How wide is the way in, inside the door frame?', 'Way in, width'],
+  opening_height: ['How high is the way in?', 'Way in, height'],
+  hinge: ['On which side does the door hang?', 'Door hangs'],
+  hole_pitch: ['From hole to hole?', 'Hole to hole'],
+  first_hole: ['From the foot to the lowest hole?', 'Lowest hole'],
+  board: ['How thick is a shelf?', 'Shelf thickness'],
+  load: ['What may it carry in all?', 'Load in all'],
+};
+const SHELF_WORDS: Readonly<Record<string, [ask: string, short: string]>> = {
+  width: ['How wide, clear between the posts?', 'Clear width'],
+  depth: ['How deep, to the closed door?', 'Depth'],
+  height: ['How high, to what is above?', 'Clear height'],
+  bottom: ['How high is its surface above the foot?', 'Surface above the foot'],
+  lip: ['How high is the rim at the front?', 'Rim at the front'],
+  adjustable: ['Can it be moved to other holes?', 'Movable'],
+  surface: ['Is it solid, or wire?', 'Surface'],
+  load: ['What may it carry?', 'Load'],
+};
+
+export const questionWords = (question: MeasureQuestion): { ask: string; short: string } => {
+  const [ask, short] = (question.of === 'space' ? SPACE_WORDS : SHELF_WORDS)[question.key]!;
+  return { ask, short };
+};
+
+/** What is known, in the home's units; an empty text where nothing is. */
+export function answerWords(question: MeasureQuestion, unit: LengthUnit): string {
+  const { value } = question;
+  if (value === null) return '';
+  if (typeof value === 'boolean') return value ? 'yes' : 'no';
+  if (typeof value === 'string') return value;
+  if (value === 0) return '0';
+  return question.answer === 'mass' ? formatMass(value, unit) : formatLength(value, unit);
+}
+
+export const PATTERN_WORDS: Readonly<Record<string, string>> = {
+  rack_five: 'Rack, five shelves, posts',
+  closet_six: 'Closet, six shelves',
+  chest_step: 'Chest freezer, two baskets, step',
+  refrigerator: 'Refrigerator, drawers, door racks',
+  drawers: 'Drawer unit',
+  under_sink: 'Under the sink, with a pipe',
+};
+
+const SIDE = { width: 'wide', depth: 'deep', height: 'high' } as const;
+
+/** What does not go together, with its figures. `nameOf` names a shelf or bin. */
+export function contradictionWords(one: Contradiction, unit: LengthUnit, nameOf: (id: string) => string): string {
+  const length = (value: number): string => formatLength(value, unit);
+  switch (one.kind) {
+    case 'inner_over_outer':
+      return `${nameOf(one.shelfId)} is ${length(one.inner)} ${SIDE[one.side]}, but inside the space there are only ${length(one.outer)}.`;
+    case 'shelves_over_space':
+      return `The shelves’ heights come to ${length(one.sum)}, but the space is ${length(one.outer)} high.`;
+    case 'surface_over_top':
+      return `${nameOf(one.shelfId)} lies at ${length(one.bottom)}, but the space is ${length(one.outer)} high.`;
+    case 'reaches_next':
+      return `${nameOf(one.shelfId)} is ${length(one.over)} higher than what is free below the next one up.`;
+    case 'bin_over_shelf':
+      return `The bin ${nameOf(one.binId)} is ${length(one.bin)} ${SIDE[one.side]}, but ${nameOf(one.shelfId)} has ${length(one.shelf)}.`;
+    case 'opening_over_space':
+      return `The way in is ${length(one.opening)} ${SIDE[one.side]}, but the space only ${length(one.outer)}.`;
+    case 'unlikely':
+      return `${length(one.value)} ${SIDE[one.side]} is more than a cupboard at home has. Is the unit right?`;
+  }
+}

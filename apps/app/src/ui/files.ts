@@ -1,0 +1,39 @@
+/** Offers bytes or text as a file to keep. */
+export function saveFile(name: string, type: string, content: string | Uint8Array): void {
+  const url = URL.createObjectURL(new Blob([content as BlobPart], { type }));
+  const link = document.createElement('a');
+  link.href = url;
+  link.download = name;
+  link.click();
+  setTimeout(() => URL.revokeObjectURL(url), 10_000);
+}
+
+/** Asks for a text file; null when none was chosen. */
+export function pickTextFile(accept: string): Promise<string | null> {
+  return new Promise((done) => {
+    const input = document.createElement('input');
+    input.type = 'file';
+    input.accept = accept;
+    input.onchange = () => {
+      const file = input.files?.[0];
+      if (file) void file.text().then(done);
+      else done(null);
+    };
+    input.oncancel = () => done(null);
+    input.click();
+  });
+}
+
+/** Hands a text on by the device's own way of sharing, else to the clipboard. Answers what was done. */
+export async function shareText(title: string, text: string): Promise<'shared' | 'copied' | 'failed'> {
+  try {
+    if (navigator.share) {
+      await navigator.share({ title, text });
+      return 'shared';
+    }
+    await navigator.clipboard.writeText(text);
+    return 'copied';
+  } catch {
+    return 'failed';
+  }
+}

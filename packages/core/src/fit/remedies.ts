@@ -1,0 +1,73 @@
+import type { HouseholdState } from '../household/HouseholdState';
+import type { ContainerRow } from '../household/entities';
+import { fitContainer, type ContainerFit } from './fitContainer';
+import { freeCount } from './planProblem';
+import type { ShelfModel, SpaceModel } from './spaceModel';
+
+export type Remedy =
+  /** The shelf above goes up, or this one down, by so many holes; then so many fit. */
+  | { kind: 'raise_above' | 'lower_this'; shelfId: string; holes: number; count: number }
+  | { kind: 'other_container'; containerId: string; count: number; free: number };
+
+const MOST_HOLES = 12;
+const MOST_OTHERS = 3;
+
+/**
+ * What else could be done when a container does not fit, or to fit more: move a shelf on its holes as long as what is above or
+ * below keeps some room, or take another container of the pool.
+ */
+export function findRemedies(
+  state: HouseholdState,
+  model: SpaceModel,
+  at: ShelfModel,
+  container: ContainerRow,
+  fit: ContainerFit,
+): Remedy[] {
+  return [...shelfRemedies(model, at, container, fit), ...otherContainers(state, model, at, container, fit)];
+}
+
+function shelfRemedies(model: SpaceModel, at: ShelfModel, container: ContainerRow, fit: ContainerFit): Remedy[] {
+  const { holes } = model;
+  if (!holes) return [];
+  const above = model.shelves
+    .filter((one) => one.bottomTenthMm > at.bottomTenthMm && one.shelf.kind !== 'door_rack')
+    .sort((a, b) => a.bottomTenthMm - b.bottomTenthMm)[0];
+  const below = model.shelves
+    .filter((one) => one.bottomTenthMm < at.bottomTenthMm && one.shelf.kind !== 'door_rack')
+    .sort((a, b) => b.bottomTenthMm - a.bottomTenthMm)[0];
+  const found: Remedy[] = [];
+  const tryMove = (kind: 'raise_above' | 'lower_this', shelf: ShelfModel | undefined, room: number): void => {
+    if (!shelf?.adjustable) return;
+    for (let n = 1; n <= MOST_HOLES && n * holes.pitch < room; n++) {
+      const height = at.room.height + n * holes.pitch;
+      const { count } = fitContainer(container, { ...at.room, height, openingHeight: height });
+      if (count <= fit.count) continue;
+      found.push({ kind, shelfId: shelf.shelf.id, holes: n, count });
+      return;
+    }
+  };
+  tryMove('raise_above', above, above?.room.height ?? 0);
+  tryMove('lower_this', at, below?.room.height ?? 0);
+  return found;
+}
+
+function otherContainers(
+  state: HouseholdState,
+  model: SpaceModel,
+  at: ShelfModel,
+  container: ContainerRow,
+  fit: ContainerFit,
+): Remedy[] {
+  return state
+    .all('container')
+    .filter(({ id }) => id !== container.id)
+    .map((other) => ({
+      kind: 'other_container' as const,
+      containerId: other.id,
+      count: fitContainer(other, at.room).count,
+      free: freeCount(state, other, model.space.id),
+    }))
+    .filter(({ count, free }) => free > 0 && count > 0 && (fit.count === 0 || count >= fit.count))
+    .sort((a, b) => Math.min(b.count, b.free) - Math.min(a.count, a.free))
+    .slice(0, MOST_OTHERS);
+}

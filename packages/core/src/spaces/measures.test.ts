@@ -1,0 +1,39 @@
+import Qty from 'js-quantities';
+import { formatMass, formatMoney, formatVolume, readMass, readMoney } from './measures';
+
+describe('weights, volumes and money', () => {
+  it.each([
+    ['12.5', 'metric', '12.5 kg'],
+    ['12,5 kg', 'inch', '12.5 kg'],
+    ['800 g', 'metric', '0.8 kg'],
+    ['30', 'inch', '30 lb'],
+    ['165 lbs', 'metric', '165 lb'],
+    ['24 oz', 'inch', '24 oz'],
+  ] as const)('%s in a %s home is %s by the units library', (text, unit, meant) => {
+    const reading = readMass(text, unit);
+    expect(reading.ok && reading.grams).toBe(Math.round(Qty(meant).to('g').scalar));
+  });
+  it.each(['', 'heavy', '-3 kg', '3 stone', '0', '0.2 g', '200000 kg'])('“%s” gets a sentence', (text) => {
+    expect(readMass(text, 'metric')).toMatchObject({ ok: false, problem: expect.stringContaining('“') });
+  });
+  it('cubic feet and quarts agree with the units library', () => {
+    expect(formatVolume(251_000, 'inch')).toBe(`${Math.round(Qty('251 liter').to('ft3').scalar * 10) / 10} cu ft`);
+    expect(formatVolume(5000, 'inch')).toBe(`${Math.round(Qty('5 liter').to('quart').scalar * 10) / 10} qt`);
+    expect(formatVolume(251_000, 'metric')).toBe('251 l');
+    expect(formatMass(64_200, 'metric')).toBe('64.2 kg');
+    expect(formatMass(64_200, 'inch')).toBe(`${Math.round(Qty('64.2 kg').to('lb').scalar)} lb`);
+  });
+  it('money keeps its cents', () => {
+    expect([readMoney('14,9'), readMoney('14.90 €'), readMoney('$7'), readMoney('cheap')]).toEqual([
+      1490,
+      1490,
+      700,
+      null,
+    ]);
+    expect([formatMoney(1490, 'EUR'), formatMoney(1490, 'USD'), formatMoney(5, 'SEK')]).toEqual([
+      '14.90 €',
+      '$14.90',
+      '0.05 SEK',
+    ]);
+  });
+});
