@@ -27,6 +27,7 @@ export interface DemoHome {
   events: LedgerEvent[];
 }
 
+const DOOR_RACK_DEPTH_CM = 12;
 export const DEMO_SEED = 20_261_124;
 const cm = (value: number | undefined): number | null => (value === undefined ? null : Math.round(value * 100));
 const thousandths = (text: string): number => Math.round(Number(text) * 1000);
@@ -145,7 +146,7 @@ class DemoBuilder {
       bottomTenthMm: cm(shelf.bottom),
       widthTenthMm: cm(shelf.width),
       heightTenthMm: cm(shelf.height),
-      depthTenthMm: cm(shelf.depth ?? space.size[2] - 2),
+      depthTenthMm: cm(shelf.depth ?? (shelf.kind === 'door_rack' ? DOOR_RACK_DEPTH_CM : space.size[2] - 2)),
       build: {
         adjustable: shelf.adjustable ?? false,
         loadGrams: shelf.loadKg === undefined ? null : shelf.loadKg * 1000,

@@ -52,6 +52,24 @@ const VIEWS: [name: string, open: (page: Page, server: HomeServer) => Promise<vo
       await expect(page.getByTestId('record-card')).toBeVisible();
     },
   ],
+  [
+    'plan',
+    async (page) => {
+      await goTo(page, 'Nooks');
+      await page.getByRole('link', { name: 'Rack 2' }).click();
+      await page.getByRole('button', { name: 'Plan' }).click();
+      const find = page.getByRole('button', { name: /Find/ });
+      await find.click();
+      await expect(page.getByTestId('floor-board')).toBeVisible();
+    },
+  ],
+  ...(['Measure', 'Sort', 'Try', 'Get'] as const).map((step): (typeof VIEWS)[number] => [
+    step,
+    async (page) => {
+      await page.getByRole('navigation', { name: 'Setting up' }).getByRole('link', { name: step }).click();
+      if (step === 'Try') await page.getByRole('button', { name: /^lid box/ }).click();
+    },
+  ]),
   ['restock', (page) => goTo(page, 'Restock')],
   ['rounds', (page) => goTo(page, 'Rounds')],
 ];
@@ -76,6 +94,9 @@ for (const colorScheme of ['light', 'dark'] as const) {
     await page.goto(`${server.url}/household`);
     await expect(page.getByText('People')).toBeVisible();
     await look('household');
+    await page.goto(`${server.url}/containers`);
+    await expect(page.getByText('In the house and for sale')).toBeVisible();
+    await look('containers');
     expect(found).toEqual({});
   });
 }

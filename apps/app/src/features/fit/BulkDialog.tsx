@@ -3,7 +3,6 @@ import {
   foldedSize,
   formatLength,
   formatMass,
-  formatVolume,
   readLength,
   readMass,
   readQuantity,

@@ -135,7 +135,14 @@ export function Planning({ space }: { space: SpaceRow }) {
             />
           </YStack>
           {plans.length < MOST_PLANS && plan ? (
-            <Button kind="quiet" label="Another" onPress={() => work.choose(null)} />
+            <Button
+              kind="quiet"
+              label="Another"
+              onPress={() => {
+                work.choose(null);
+                setSettings(true);
+              }}
+            />
           ) : null}
           <Button
             kind="quiet"

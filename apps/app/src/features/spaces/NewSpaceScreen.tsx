@@ -100,7 +100,7 @@ export function NewSpaceScreen() {
       const roomFields = { name: values.room.trim(), sort: rooms.length };
       const room: Op[] = known ? [] : [{ op: 'create', entity: 'room', id: roomId, fields: roomFields }];
       const refused = await doIt('space_added', [...room, ...made.ops], `Added: ${where.name}. Now measure it.`);
-      if (refused === null) router.replace(`/space/${made.spaceId}/measure`);
+      if (refused === null) router.replace(`/space/${made.spaceId}/measure?guess=1`);
       return;
     }
     const spaceId = uuidv7();

@@ -65,11 +65,16 @@ function Measuring({ front }: { front: Front }) {
     };
   });
   const questions = measureQuestions(space, shelves);
-  const firstOpen = questions.findIndex(({ value }) => value === null);
+  // After a pattern nothing is measured yet, though everything has a figure.
+  const { guess } = useLocalSearchParams<{ guess?: string }>();
+  const firstOpen = guess === '1' ? 0 : questions.findIndex(({ value }) => value === null);
   const [at, setAt] = useState(Math.max(0, firstOpen));
+  const [measured, setMeasured] = useState<readonly string[]>([]);
   const question = questions[Math.min(at, questions.length - 1)];
-  const save = async (one: MeasureQuestion, value: MeasureAnswer): Promise<boolean> =>
-    history.change('measured', planMeasure(space, shelves, one, value));
+  const save = async (one: MeasureQuestion, value: MeasureAnswer): Promise<boolean> => {
+    setMeasured((before) => [...before, `${one.id}/${one.key}`]);
+    return history.change('measured', planMeasure(space, shelves, one, value));
+  };
   const width = gtMd ? content - 420 - 16 : content;
   const chosen = question?.of === 'shelf' ? question.id : null;
   const drawing = (
@@ -130,6 +135,7 @@ function Measuring({ front }: { front: Front }) {
           where={question.of === 'space' ? space.name : (names.get(question.id) ?? '')}
           progress={`${Math.min(at, questions.length - 1) + 1} of ${questions.length}`}
           unit={unit}
+          isGuess={guess === '1' && !measured.includes(`${question.id}/${question.key}`)}
           onSave={(value) => save(question, value)}
           onNext={() => setAt((now) => Math.min(questions.length - 1, now + 1))}
           onBack={at > 0 ? () => setAt((now) => Math.max(0, now - 1)) : null}
@@ -161,7 +167,10 @@ function Measuring({ front }: { front: Front }) {
             icon={Undo}
             label="Undo"
             disabled={!history.undo}
-            onPress={() => history.undo?.()}
+            onPress={() => {
+              setMeasured((before) => before.slice(0, -1));
+              history.undo?.();
+            }}
           />
           <Button
             kind="quiet"

@@ -21,6 +21,8 @@ interface Props {
   where: string;
   progress: string;
   unit: LengthUnit;
+  /** What is known comes from a pattern: nobody has measured it. */
+  isGuess: boolean;
   onSave: (value: MeasureAnswer) => Promise<boolean>;
   onNext: () => void;
   onBack: (() => void) | null;
@@ -36,7 +38,7 @@ function read(question: MeasureQuestion, text: string, unit: LengthUnit): { valu
 }
 
 /** One question with one large field. A second reading that differs from the first asks which one counts. */
-export function QuestionCard({ question, where, progress, unit, onSave, onNext, onBack }: Props) {
+export function QuestionCard({ question, where, progress, unit, isGuess, onSave, onNext, onBack }: Props) {
   const known = answerWords(question, unit);
   const [text, setText] = useState('');
   const [problem, setProblem] = useState<string>();
@@ -53,6 +55,7 @@ export function QuestionCard({ question, where, progress, unit, onSave, onNext, 
     if ('problem' in reading) return setProblem(reading.problem);
     if (
       typeof question.value === 'number' &&
+      !isGuess &&
       question.answer !== 'mass' &&
       !readingsAgree(question.value, reading.value)
     )
@@ -118,7 +121,13 @@ export function QuestionCard({ question, where, progress, unit, onSave, onNext, 
           }}
           onSubmitEditing={next}
           problem={problem}
-          hint={known === '' ? undefined : `Known: ${known}. Measure it twice; empty keeps it.`}
+          hint={
+            known === ''
+              ? undefined
+              : isGuess
+                ? `From the pattern: ${known}. Empty keeps it.`
+                : `Known: ${known}. Measure it twice; empty keeps it.`
+          }
           submitBehavior="submit"
           returnKeyType="next"
           inputMode="text"

@@ -1,0 +1,238 @@
+import { readFileSync } from 'node:fs';
+import type { Page } from '@playwright/test';
+import { allSaved, expect, goTo, openDemo, startHome, test } from './home';
+
+type Step = 'Measure' | 'Sort' | 'Try' | 'Plan' | 'Get';
+
+/** Opens one of the five steps of setting a space up. */
+async function openStep(page: Page, space: string, step: Step): Promise<void> {
+  await goTo(page, 'Nooks');
+  await page.getByRole('link', { name: space }).click();
+  await page.getByRole('button', { name: 'Plan' }).click();
+  await page.getByRole('navigation', { name: 'Setting up' }).getByRole('link', { name: step }).click();
+  await expect(page.getByRole('link', { name: step, exact: true })).toHaveAttribute('aria-current', 'step');
+}
+const toStep = (page: Page, step: Step): Promise<void> =>
+  page.getByRole('navigation', { name: 'Setting up' }).getByRole('link', { name: step }).click();
+
+/** A plan of as many boxes of one kind as stand; the first of a space, or another one beside it. */
+async function fillWith(
+  page: Page,
+  box: string,
+  budget: string,
+  shelves: 'May move on their holes' | 'Stay' | null,
+  another = false,
+): Promise<void> {
+  if (another) await page.getByRole('button', { name: 'Another' }).click();
+  await page.getByRole('radio', { name: 'As many boxes as possible' }).click();
+  await page.getByRole('radio', { name: box }).click();
+  await page.getByLabel('May cost at most').fill(budget);
+  if (shelves) await page.getByRole('radio', { name: shelves }).click();
+  await page.getByRole('button', { name: 'Find the best mix' }).click();
+}
+
+test('boat loft: pole boxes go between the posts only at a slant, two of three @wide', async ({ page, server }) => {
+  await openDemo(page, server);
+  await openStep(page, 'Rack 2', 'Try');
+  await page.getByRole('radio', { name: 'E', exact: true }).click();
+  await page.getByRole('button', { name: /^pole box/ }).click();
+  const answer = page.getByTestId('fit-answer');
+  await expect(answer.getByRole('heading')).toHaveText('Straight, none fits. Turned 12.7°, two of three do.');
+  await expect(answer).toContainText('20 mm too wide between the posts');
+  await expect(answer).toContainText('The best found; perhaps not the most.');
+  await expect(page.getByText('Fix it to the wall’s structure.')).toBeVisible();
+
+  await page.getByRole('button', { name: /^lid box, large/ }).click();
+  await expect(answer).toContainText('Slides in with its lid shut');
+});
+
+test('chest freezer: litres by its measures; of seven narrow bins five fit, and no more can @wide', async ({
+  page,
+  server,
+}) => {
+  await openDemo(page, server);
+  await openStep(page, 'Porch freezer', 'Measure');
+  // 66 × 50 × 48 + 20 × 50 × 20 + two baskets of 42 × 48 × 24 cm.
+  await expect(page.getByTestId('cold-room')).toContainText('275 l by its measures');
+  await toStep(page, 'Try');
+  await page.getByRole('radio', { name: 'C', exact: true }).click();
+  await page.getByRole('button', { name: /^freezer bin, narrow/ }).click();
+  await expect(page.getByTestId('fit-answer').getByRole('heading')).toHaveText('Five of seven fit: 5 side by side.');
+  await expect(page.getByTestId('fit-answer')).toContainText('The most possible.');
+
+  await toStep(page, 'Plan');
+  await fillWith(page, 'freezer bin, narrow', '', null);
+  await expect(page.getByTestId('plan-answer')).toContainText('5 containers stand, 2 stay outside.');
+});
+
+test('pantry: it holds 24 flat boxes, and 30 after moving two shelves; the list, ticking off, setting up @wide', async ({
+  page,
+  server,
+}) => {
+  await openDemo(page, server);
+  await openStep(page, 'Pantry alcove', 'Plan');
+  await fillWith(page, 'clear box, flat', '300', 'Stay');
+  await expect(page.getByTestId('plan-answer')).toContainText('24 containers stand. 16 to buy, 120.00 €.');
+  await fillWith(page, 'clear box, flat', '300', 'May move on their holes', true);
+  await expect(page.getByTestId('plan-answer')).toContainText(
+    '30 containers stand. 22 to buy, 165.00 €. 2 shelves move.',
+  );
+  const compare = page.getByTestId('plan-compare');
+  await expect(compare).toContainText('Plan A');
+  await expect(compare).toContainText('Plan B');
+  await expect(compare).toContainText('22, 165.00 €');
+
+  await page.getByRole('button', { name: 'Use this plan' }).click();
+  const list = page.getByTestId('get-list');
+  await expect(list).toContainText('22 × clear box, flat');
+  await expect(list).toContainText('Total 165.00 €, within 300.00 €.');
+  await expect(list).toContainText('from hole 36 to hole 34');
+  await expect(list).toContainText('from hole 52 to hole 51');
+  await list.getByRole('button', { name: 'Bought one' }).click();
+  await expect(list).toContainText('1 bought');
+  const saved = page.waitForEvent('download');
+  await list.getByRole('button', { name: 'Table (CSV)' }).click();
+  const csv = readFileSync(await (await saved).path(), 'utf8');
+  expect(csv).toBe(
+    'what,number,bought,width cm,depth cm,height cm,price each,price\r\n"clear box, flat",22,1,33,32,16,7.50,165.00',
+  );
+  const pdf = page.waitForEvent('download');
+  await list.getByRole('button', { name: 'PDF' }).click();
+  expect(
+    readFileSync(await (await pdf).path())
+      .subarray(0, 5)
+      .toString(),
+  ).toBe('%PDF-');
+  await goTo(page, 'Nooks');
+  await page.getByRole('button', { name: 'Containers' }).click();
+  await expect(page.getByRole('button', { name: /clear box, flat/ })).toBeVisible();
+  // Eight and the one that was bought; the other nine are shoe boxes.
+  await expect(page.getByText('9 free')).toHaveCount(2);
+});
+
+test('stair press: sorted thing by thing, planned in baskets that are there, dragged, locked, taken back @wide', async ({
+  page,
+  server,
+}) => {
+  await openDemo(page, server);
+  await openStep(page, 'Stair press', 'Sort');
+  await page.getByRole('radio', { name: '30 min' }).click();
+  await page.getByRole('button', { name: 'Begin' }).click();
+  await expect(page.getByTestId('sort-progress')).toHaveText(/^0 of \d+ decided$/);
+  const thing = page.getByTestId('assess-thing');
+  await expect(thing).toContainText('Guest quilt, 3 pieces');
+  await thing.getByRole('radio', { name: 'Keep here' }).click();
+  await expect(page.getByTestId('sort-progress')).toHaveText(/^1 of/);
+  await expect(thing).toContainText('Guest pillow');
+  await thing.getByRole('radio', { name: 'Give away' }).click();
+  await expect(page.getByTestId('sort-progress')).toHaveText(/^2 of/);
+  await allSaved(page);
+  await page.reload();
+  await expect(page.getByTestId('sort-progress')).toHaveText(/^2 of/);
+  await expect(page.getByRole('button', { name: 'Share the give-away list (1)' })).toBeVisible();
+  await page.getByTestId('sort-groups').getByRole('radio', { name: 'Season' }).click();
+  await expect(page.getByTestId('sort-groups')).toContainText('all year');
+  await page.getByTestId('sort-groups').getByRole('radio', { name: 'As the bins are' }).click();
+  await page.getByRole('button', { name: 'Finish' }).click();
+  await expect(page.getByText('Last sorted on')).toBeVisible();
+  await goTo(page, 'Find');
+  await page.getByTestId('find').fill('guest pillow');
+  await expect(page.getByText('4 pieces')).toHaveCount(0);
+
+  await openStep(page, 'Stair press', 'Plan');
+  await page.getByRole('button', { name: 'Find the best mix' }).click();
+  await expect(page.getByTestId('plan-answer')).toContainText(
+    /All \d+ groups are housed in \d+ containers\. Nothing to buy\./,
+  );
+  const board = page.getByTestId('floor-board');
+  const bin = board.getByRole('button').first();
+  await bin.click();
+  await expect(page.getByTestId('planned-bin')).toContainText('Free: ');
+  const before = await page.getByTestId('planned-bin').textContent();
+  const box = (await bin.boundingBox())!;
+  await page.mouse.move(box.x + box.width / 2, box.y + box.height / 2);
+  await page.mouse.down();
+  await page.mouse.move(box.x + box.width / 2 + 400, box.y + box.height / 2, { steps: 8 });
+  await page.mouse.up();
+  await expect(page.getByRole('alert')).toContainText('it stays where it was');
+  await page.getByRole('button', { name: 'Lock', exact: true }).click();
+  await page.getByRole('button', { name: 'Find again' }).click();
+  await expect(board.getByRole('button', { name: /locked/ })).toHaveCount(1);
+  await page.getByRole('button', { name: 'Undo' }).first().click();
+  await page.getByRole('button', { name: 'Undo' }).first().click();
+  await expect(board.getByRole('button', { name: /locked/ })).toHaveCount(0);
+  expect(before).toContain('Free');
+});
+
+test('measuring: a pattern, two readings that differ, figures that contradict, no signal in between @wide', async ({
+  page,
+  server,
+}) => {
+  await startHome(page, server);
+  await page.getByRole('button', { name: 'Set up a cupboard' }).click();
+  await page.getByLabel('What is it called?').fill('Net store');
+  await page.getByLabel('In which room?').fill('Boat house');
+  await page.getByRole('radio', { name: 'Rack, five shelves, posts' }).click();
+  await page.getByRole('button', { name: 'Add it' }).click();
+  const question = page.getByTestId('question');
+  const answer = async (text: string): Promise<void> => {
+    await question.getByRole('textbox').fill(text);
+    await question.getByRole('textbox').press('Enter');
+  };
+  await expect(question).toContainText('How wide is it, outside?');
+  for (const [text, said] of [
+    ['0', 'nothing; a length is more than 0'],
+    ['-3', 'is not a length'],
+    ['40 cubits', 'is not a length'],
+  ]) {
+    await answer(text!);
+    await expect(question.getByRole('alert')).toContainText(said!);
+    await expect(question.getByRole('textbox')).toHaveValue(text!);
+  }
+  await answer('40 m');
+  await expect(page.getByRole('alert').first()).toContainText('4000 cm wide is more than a cupboard at home has');
+  await page.getByRole('button', { name: 'Undo' }).first().click();
+  await question.getByRole('button', { name: 'Back' }).click();
+  await answer('118');
+  await expect(question).toContainText('How high is it?');
+
+  await allSaved(page);
+  await server.stop();
+  await answer('5\' 10 7/8"');
+  await expect(page.getByTestId('sync-state').first()).toContainText('waiting');
+  await question.getByRole('button', { name: 'Back' }).click();
+  await answer('179');
+  await expect(question.getByRole('alert')).toContainText('Two readings: 180 cm before, 179 cm now. Which one counts?');
+  await question.getByRole('button', { name: '179 cm' }).click();
+  await page.getByRole('button', { name: 'Clear width', exact: true }).first().click();
+  await answer('130');
+  await expect(page.getByText('is 130 cm wide, but inside the space there are only 111 cm.')).toBeVisible();
+  await server.start();
+  await allSaved(page);
+  await page.reload();
+  await expect(page.getByText('is 130 cm wide, but inside the space there are only 111 cm.')).toBeVisible();
+});
+
+test('containers: a table with a bad row is read but for that row, which gets its sentence', async ({
+  page,
+  server,
+}) => {
+  await startHome(page, server);
+  await goTo(page, 'Nooks');
+  await page.getByRole('button', { name: 'Containers' }).click();
+  const chooser = page.waitForEvent('filechooser');
+  await page.getByRole('button', { name: 'Read a table (CSV)' }).click();
+  await (
+    await chooser
+  ).setFiles({
+    name: 'boxes.csv',
+    mimeType: 'text/csv',
+    buffer: Buffer.from('Name,Width,Depth,Height,Owned\r\n"crate, old",50,30,28 cm,4\r\nbasket,wide,30,20,1\r\n'),
+  });
+  await expect(page.getByRole('alert')).toHaveText(
+    'Row 3: Column “width”: read “wide”; accepted is a length such as 31.5 cm or 12 3/8".',
+  );
+  await expect(page.getByText('4 free')).toBeVisible();
+  await page.getByRole('button', { name: /^crate, old/ }).click();
+  await expect(page.getByRole('dialog').getByLabel('Wide')).toHaveValue('50 cm');
+});
