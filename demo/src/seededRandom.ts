@@ -1,4 +1,6 @@
-/** A small seeded generator (mulberry32, public domain): the same seed gives the same home. */
+import { seededRandom as randomStream } from '@ours/core';
+
+/** Core's seeded stream, and what a household needs of it: the same seed gives the same home. */
 export interface SeededRandom {
   /** 0 ≤ value < 1. */
   next: () => number;
@@ -7,13 +9,7 @@ export interface SeededRandom {
 }
 
 export function seededRandom(seed: number): SeededRandom {
-  let state = seed >>> 0;
-  const next = (): number => {
-    state = (state + 0x6d2b79f5) >>> 0;
-    let mixed = Math.imul(state ^ (state >>> 15), 1 | state);
-    mixed = (mixed + Math.imul(mixed ^ (mixed >>> 7), 61 | mixed)) ^ mixed;
-    return ((mixed ^ (mixed >>> 14)) >>> 0) / 4_294_967_296;
-  };
+  const next = randomStream(seed);
   const poisson = (mean: number): number => {
     let count = 0;
     for (let product = next(); product > Math.exp(-mean); product *= next()) count++;

@@ -4,6 +4,7 @@ import {
   describeShelf,
   findRemedies,
   fitContainer,
+  formatMass,
   freeCount,
   modelSpace,
   planMoveShelf,
@@ -236,6 +237,11 @@ export function FitScreen() {
         )
           .split(' + ')[0]!
           .replace('boxes ', '')} empty.`}</Small>
+      ) : null}
+      {load ? (
+        <Small>
+          {`The whole space: ${formatMass(load.grams, unit)}${load.ratingGrams === null ? ', no rating noted' : ` of ${formatMass(load.ratingGrams, unit)}`}${load.state === 'over' ? ': too much' : ''}.`}
+        </Small>
       ) : null}
       {load?.cautions.map((one) => (
         <Small key={one}>{LOAD_CAUTIONS[one]}</Small>

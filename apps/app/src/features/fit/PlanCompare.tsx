@@ -35,39 +35,66 @@ export function PlanCompare({ space, plans }: { space: SpaceRow; plans: readonly
   return (
     <YStack testID="plan-compare">
       <ListHeading title="Plans side by side" remark={plans.length === 1 ? 'one so far' : undefined} />
-      <XStack backgroundColor="$background" paddingVertical={6} role="table" aria-label="Plans side by side">
-        <YStack width={118} paddingLeft={16}>
-          {['', ...ROWS].map((row) => (
-            <Cell key={row} quiet text={row} />
+      <YStack backgroundColor="$background" paddingVertical={6} role="table" aria-label="Plans side by side">
+        <XStack role="row">
+          <Cell role="columnheader" text="Plan" head />
+          {columns.map(({ plan }) => (
+            <Cell
+              key={plan.id}
+              role="columnheader"
+              strong
+              text={plan.status === 'chosen' ? `${plan.name} ✓` : plan.name}
+            />
           ))}
-        </YStack>
-        {columns.map(({ plan, values }) => (
-          <YStack key={plan.id} flex={1} minWidth={0}>
-            <Cell strong text={plan.status === 'chosen' ? `${plan.name} ✓` : plan.name} />
-            {values.map((value, at) => (
-              <Cell key={ROWS[at]} text={value} />
+        </XStack>
+        {ROWS.map((row, at) => (
+          <XStack key={row} role="row">
+            <Cell role="rowheader" text={row} head />
+            {columns.map(({ plan, values }) => (
+              <Cell key={plan.id} role="cell" text={values[at] ?? ''} />
             ))}
-            <XStack marginLeft={-10}>
-              <Button
-                kind="quiet"
-                label="Drop"
-                onPress={() =>
-                  void doIt('plan_dropped', [{ op: 'retire', entity: 'plan', id: plan.id }], `Dropped: ${plan.name}.`)
-                }
-              />
-            </XStack>
-          </YStack>
+          </XStack>
+        ))}
+      </YStack>
+      <XStack paddingLeft={108} backgroundColor="$background">
+        {columns.map(({ plan }) => (
+          <XStack key={plan.id} flex={1}>
+            <Button
+              kind="quiet"
+              label={`Drop ${plan.name.replace('Plan ', '')}`}
+              onPress={() =>
+                void doIt('plan_dropped', [{ op: 'retire', entity: 'plan', id: plan.id }], `Dropped: ${plan.name}.`)
+              }
+            />
+          </XStack>
         ))}
       </XStack>
     </YStack>
   );
 }
 
-const Cell = ({ text, strong = false, quiet = false }: { text: string; strong?: boolean; quiet?: boolean }) => (
-  <XStack minHeight={30} alignItems="center">
-    {strong ? <Strong fontSize={15}>{text}</Strong> : <Small color={quiet ? '$second' : '$color'}>{text}</Small>}
-  </XStack>
-);
+function Cell({
+  text,
+  role,
+  strong = false,
+  head = false,
+}: {
+  text: string;
+  role: 'cell' | 'columnheader' | 'rowheader';
+  strong?: boolean;
+  head?: boolean;
+}) {
+  return (
+    <XStack
+      role={role as never}
+      minHeight={30}
+      alignItems="center"
+      {...(head ? { width: 118, paddingLeft: 16 } : { flex: 1, minWidth: 0 })}
+    >
+      {strong ? <Strong fontSize={15}>{text}</Strong> : <Small color={head ? '$second' : '$color'}>{text}</Small>}
+    </XStack>
+  );
+}
 
 function valuesOf(
   state: HouseholdState,

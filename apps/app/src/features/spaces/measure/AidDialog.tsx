@@ -1,12 +1,12 @@
-import { BARE_SHELF_BUILD, readLength, type LengthUnit, type Op, type ShelfAid, type ShelfRow } from '@ours/core';
+import { BARE_SHELF_BUILD, type LengthUnit, type Op, type ShelfAid, type ShelfRow } from '@ours/core';
 import { useState } from 'react';
 import { XStack } from 'tamagui';
 import { Button } from '@/ui/Button';
 import { Choices } from '@/ui/Choices';
 import { Dialog } from '@/ui/Dialog';
-import { Field } from '@/ui/Field';
 import { ListRow } from '@/ui/ListRow';
 import { Small } from '@/ui/Words';
+import { useLengthFields } from './useLengthFields';
 
 export const AID_WORDS: Readonly<Record<ShelfAid['kind'], string>> = {
   half_shelf: 'Half-shelf',
@@ -14,10 +14,10 @@ export const AID_WORDS: Readonly<Record<ShelfAid['kind'], string>> = {
   hooks: 'Hooks under the shelf above',
 };
 const KEYS = [
-  ['widthTenthMm', 'Wide'],
-  ['depthTenthMm', 'Deep'],
-  ['heightTenthMm', 'High'],
-  ['leftTenthMm', 'From the left'],
+  { key: 'widthTenthMm', label: 'Wide' },
+  { key: 'depthTenthMm', label: 'Deep' },
+  { key: 'heightTenthMm', label: 'High' },
+  { key: 'leftTenthMm', label: 'From the left', mayBeZero: true },
 ] as const;
 
 /** What is put on or under a shelf and changes the room over it. */
@@ -33,25 +33,14 @@ export function AidDialog({
   onClose: () => void;
 }) {
   const [kind, setKind] = useState<ShelfAid['kind']>('half_shelf');
-  const [texts, setTexts] = useState<Record<string, string>>({});
-  const [problem, setProblem] = useState<string | null>(null);
+  const { fields, read } = useLengthFields(KEYS, unit);
   const build = shelf.build ?? BARE_SHELF_BUILD;
   const keep = (intent: string, aids: ShelfAid[]): void =>
     void change(intent, [{ op: 'change', entity: 'shelf', id: shelf.id, fields: { build: { ...build, aids } } }]);
   const add = (): void => {
-    const aid = { kind } as ShelfAid;
-    for (const [key, label] of KEYS) {
-      const text = texts[key]?.trim() ?? '';
-      if (key === 'leftTenthMm' && (text === '' || text === '0')) {
-        aid[key] = 0;
-        continue;
-      }
-      const reading = readLength(text, unit);
-      if (!reading.ok)
-        return setProblem(`${label}: ${text === '' ? 'a length is needed, for example 30 cm.' : reading.problem}`);
-      aid[key] = reading.tenthMm;
-    }
-    keep('aid_added', [...build.aids, aid]);
+    const lengths = read();
+    if (!lengths) return;
+    keep('aid_added', [...build.aids, { kind, ...lengths }]);
     onClose();
   };
   return (
@@ -83,24 +72,8 @@ export function AidDialog({
         value={kind}
         onChange={setKind}
       />
-      <XStack gap={8} flexWrap="wrap">
-        {KEYS.map(([key, label]) => (
-          <Field
-            key={key}
-            width={110}
-            label={label}
-            value={texts[key] ?? ''}
-            placeholder={unit === 'metric' ? 'cm' : 'in'}
-            onChangeText={(text) => setTexts((now) => ({ ...now, [key]: text }))}
-          />
-        ))}
-      </XStack>
+      {fields}
       <Small>High: a half-shelf’s surface above the shelf, a riser’s own height, how far hooks hang down.</Small>
-      {problem ? (
-        <Small color="$late" role="alert">
-          {problem}
-        </Small>
-      ) : null}
       <XStack gap={8}>
         <Button grow kind="primary" label="Add" onPress={add} />
         <Button grow label="Close" onPress={onClose} />

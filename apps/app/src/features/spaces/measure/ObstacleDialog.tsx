@@ -1,19 +1,18 @@
-import { readLength, type BuildObstacle, type LengthUnit } from '@ours/core';
+import type { BuildObstacle, LengthUnit } from '@ours/core';
 import { useState } from 'react';
 import { XStack } from 'tamagui';
 import { Button } from '@/ui/Button';
 import { Choices } from '@/ui/Choices';
 import { Dialog } from '@/ui/Dialog';
-import { Field } from '@/ui/Field';
-import { Small } from '@/ui/Words';
+import { useLengthFields } from './useLengthFields';
 
 const KEYS = [
-  ['widthTenthMm', 'Wide'],
-  ['depthTenthMm', 'Deep'],
-  ['heightTenthMm', 'High'],
-  ['leftTenthMm', 'From the left'],
-  ['frontTenthMm', 'From the front'],
-  ['bottomTenthMm', 'From the foot'],
+  { key: 'widthTenthMm', label: 'Wide' },
+  { key: 'depthTenthMm', label: 'Deep' },
+  { key: 'heightTenthMm', label: 'High' },
+  { key: 'leftTenthMm', label: 'From the left', mayBeZero: true },
+  { key: 'frontTenthMm', label: 'From the front', mayBeZero: true },
+  { key: 'bottomTenthMm', label: 'From the foot', mayBeZero: true },
 ] as const;
 
 /** Something that stands in the way in a space: how large, and where. */
@@ -27,23 +26,11 @@ export function ObstacleDialog({
   onClose: () => void;
 }) {
   const [kind, setKind] = useState<BuildObstacle['kind']>('pipe');
-  const [texts, setTexts] = useState<Record<string, string>>({});
-  const [problem, setProblem] = useState<string | null>(null);
+  const { fields, read } = useLengthFields(KEYS, unit);
   const add = (): void => {
-    const obstacle = { kind } as BuildObstacle;
-    for (const [key, label] of KEYS) {
-      const text = texts[key]?.trim() ?? '';
-      const place = key === 'leftTenthMm' || key === 'frontTenthMm' || key === 'bottomTenthMm';
-      if (place && (text === '' || text === '0')) {
-        obstacle[key] = 0;
-        continue;
-      }
-      const reading = readLength(text, unit);
-      if (!reading.ok)
-        return setProblem(`${label}: ${text === '' ? 'a length is needed, for example 10 cm.' : reading.problem}`);
-      obstacle[key] = reading.tenthMm;
-    }
-    onAdd(obstacle);
+    const lengths = read();
+    if (!lengths) return;
+    onAdd({ kind, ...lengths });
     onClose();
   };
   return (
@@ -59,23 +46,7 @@ export function ObstacleDialog({
         value={kind}
         onChange={setKind}
       />
-      <XStack gap={8} flexWrap="wrap">
-        {KEYS.map(([key, label]) => (
-          <Field
-            key={key}
-            width={110}
-            label={label}
-            value={texts[key] ?? ''}
-            placeholder={unit === 'metric' ? 'cm' : 'in'}
-            onChangeText={(text) => setTexts((now) => ({ ...now, [key]: text }))}
-          />
-        ))}
-      </XStack>
-      {problem ? (
-        <Small color="$late" role="alert">
-          {problem}
-        </Small>
-      ) : null}
+      {fields}
       <XStack gap={8}>
         <Button grow kind="primary" label="Add" onPress={add} />
         <Button grow label="Cancel" onPress={onClose} />
