@@ -6,9 +6,11 @@ import { benchBundle } from './bundle';
 import { benchCommands } from './commands';
 import { benchDevice } from './device';
 import { benchFind } from './find';
+import { benchFit } from './fit';
 
 process.stdout.write(`Node.js ${process.version}, ${new Date().toISOString().slice(0, 10)}\n`);
 benchFind();
 benchDevice();
+await benchFit();
 await benchCommands();
 await benchBundle();

@@ -65,11 +65,57 @@ await shot(phone, 'record-phone');
 await visit(phone, '/rounds');
 await shot(phone, 'rounds-phone');
 
+const planIn = async (page: Page, space: string): Promise<void> => {
+  await openSpace(page, space);
+  await page.getByRole('button', { name: 'Plan' }).click();
+};
+const step = (page: Page, name: string): Promise<void> =>
+  page.getByRole('navigation', { name: 'Setting up' }).getByRole('link', { name }).click();
+await planIn(phone, 'Stair press');
+await step(phone, 'Measure');
+await phone.getByRole('button', { name: 'Clear width', exact: true }).first().click();
+await phone.getByTestId('question').getByRole('textbox').fill('87.2');
+await phone.getByTestId('measure-drawing').scrollIntoViewIfNeeded();
+await shot(phone, 'measure-phone');
+await step(phone, 'Sort');
+await phone.getByRole('button', { name: 'Begin' }).click();
+await phone.getByTestId('assess-thing').getByRole('radio', { name: 'Keep here' }).click();
+await phone.getByTestId('assess-thing').getByRole('radio', { name: 'Give away' }).click();
+await phone.waitForTimeout(9500);
+await shot(phone, 'sort-phone');
+await planIn(phone, 'Rack 2');
+await step(phone, 'Try');
+await phone.getByRole('radio', { name: 'E', exact: true }).click();
+await phone.getByRole('button', { name: /^pole box/ }).click();
+await shot(phone, 'fit-phone');
+const boxes = async (page: Page, shelves: string): Promise<void> => {
+  await page.getByRole('radio', { name: 'As many boxes as possible' }).click();
+  await page.getByRole('radio', { name: 'clear box, flat' }).click();
+  await page.getByLabel('May cost at most').fill('180');
+  await page.getByRole('radio', { name: shelves }).click();
+  await page.getByRole('button', { name: 'Find the best mix' }).click();
+  await page.getByText('Best found.').waitFor();
+};
+await planIn(phone, 'Pantry alcove');
+await boxes(phone, 'Stay');
+await phone.getByRole('button', { name: 'Another' }).click();
+await boxes(phone, 'May move on their holes');
+await phone.getByTestId('plan-compare').scrollIntoViewIfNeeded();
+await shot(phone, 'compare-phone');
+await phone.getByRole('button', { name: 'Use this plan' }).click();
+await shot(phone, 'get-phone');
+
 const wide = await open('wide', 'light');
 await enter(wide);
 await wide.getByTestId('find').fill('lantern');
 await wide.getByTestId('answer').waitFor();
 await shot(wide, 'find-wide');
+
+await planIn(wide, 'Stair press');
+await wide.getByRole('button', { name: 'Find the best mix' }).click();
+await wide.getByText('Nothing better is possible.').waitFor();
+await wide.getByTestId('floor-board').getByRole('button').first().click();
+await shot(wide, 'plan-wide');
 
 const dark = await open('wide', 'dark');
 await enter(dark);

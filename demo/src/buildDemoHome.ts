@@ -28,6 +28,8 @@ export interface DemoHome {
 }
 
 const DOOR_RACK_DEPTH_CM = 12;
+/** Bins of unknown depth reach to the front edge of most shelves. */
+const BIN_DEPTH_TENTH_MM = 3400;
 export const DEMO_SEED = 20_261_124;
 const cm = (value: number | undefined): number | null => (value === undefined ? null : Math.round(value * 100));
 const thousandths = (text: string): number => Math.round(Number(text) * 1000);
@@ -62,7 +64,7 @@ class DemoBuilder {
   private readonly used: UsedItem[] = [];
   private readonly shapes = new Set<string>();
   private readonly nookByName = new Map<string, string>();
-  private readonly shelfOfBin = new Map<string, { shelfId: string; code: string }>();
+  private readonly shelfOfBin = new Map<string, { shelfId: string; code: string; depth: number }>();
   private readonly startMs: number;
   private serial = 0;
 
@@ -136,6 +138,8 @@ class DemoBuilder {
     sort: number,
   ): void {
     const code = this.code((inUse) => newShelfCode(spaceCode, inUse));
+    const usualDepth = shelf.kind === 'door_rack' ? DOOR_RACK_DEPTH_CM : space.size[2] - 2;
+    const depthTenthMm = Math.round((shelf.depth ?? usualDepth) * 100);
     const id = this.add('shelf', {
       spaceId,
       name: shelf.name ?? '',
@@ -146,7 +150,7 @@ class DemoBuilder {
       bottomTenthMm: cm(shelf.bottom),
       widthTenthMm: cm(shelf.width),
       heightTenthMm: cm(shelf.height),
-      depthTenthMm: cm(shelf.depth ?? (shelf.kind === 'door_rack' ? DOOR_RACK_DEPTH_CM : space.size[2] - 2)),
+      depthTenthMm,
       build: {
         adjustable: shelf.adjustable ?? false,
         loadGrams: shelf.loadKg === undefined ? null : shelf.loadKg * 1000,
@@ -158,7 +162,7 @@ class DemoBuilder {
     const frozen = space.kind === 'chest_freezer' || (shelf.name?.startsWith('freezer') ?? false);
     shelf.bins.forEach((written, at) => {
       const name = written.split('|')[0]!.trim();
-      this.shelfOfBin.set(name, { shelfId: id, code });
+      this.shelfOfBin.set(name, { shelfId: id, code, depth: depthTenthMm });
       this.addBin(written, null, at, frozen);
     });
     if (shelf.loose) this.addThings(shelf.loose.split('|'), id, frozen);
@@ -172,7 +176,7 @@ class DemoBuilder {
       parentBinId === null ? null : (this.rows.find(({ row }) => row.id === parentBinId)!.row as unknown as BinFields);
     const shelf = parent ?? this.shelfOfBin.get(name)!;
     const code = this.code((inUse) => newBinCode(shelf.code, inUse));
-    const depth = parent ? null : 3400;
+    const depth = 'depth' in shelf ? Math.min(BIN_DEPTH_TENTH_MM, shelf.depth) : null;
     const id = this.add('bin', {
       shelfId: shelf.shelfId,
       parentBinId,

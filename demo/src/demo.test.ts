@@ -1,11 +1,13 @@
 import { check, createSchema, uuid } from '@ours/contracts';
 import {
   codeShape,
+  findContradictions,
   foldLedger,
   HouseholdState,
   layOutFront,
   lotsDueSoon,
   lowItems,
+  modelSpace,
   type LedgerEvent,
   type LotRow,
 } from '@ours/core';
@@ -76,6 +78,13 @@ describe('the demo home', () => {
     for (const space of state.all('space')) {
       const view = layOutFront(space, state.shelvesOf(space.id), (id) => state.binsIn(id));
       expect([space.name, view.assumed]).toEqual([space.name, false]);
+    }
+  });
+
+  it('has shelves whose figures agree, and all of them can be planned with', () => {
+    for (const space of state.all('space')) {
+      expect([space.name, findContradictions(state, space.id)]).toEqual([space.name, []]);
+      expect([space.name, modelSpace(space, state.shelvesOf(space.id)).unmeasured]).toEqual([space.name, []]);
     }
   });
 });

@@ -5,6 +5,8 @@ import type { SolverMessage } from './solverMessages';
 export const MOST_TRIES = 1200;
 /** Work between two looks at the messages. */
 const SLICE_MS = 30;
+/** How often at most it says where it is: each word draws the screen anew. */
+const TOLD_EVERY_MS = 200;
 
 /** Searches slice by slice, telling of every better plan. Answers how to stop it. */
 export function solveInSteps(problem: PlanProblem, tell: (message: SolverMessage) => void): () => void {
@@ -15,6 +17,7 @@ export function solveInSteps(problem: PlanProblem, tell: (message: SolverMessage
     const search = searchPlan(problem);
     let tries = 0;
     let seen = search.version();
+    let told = 0;
     tell({ kind: 'better', answer: search.best(), tries, ms: elapsed() });
     const go = (): void => {
       if (stopped) return;
@@ -24,10 +27,12 @@ export function solveInSteps(problem: PlanProblem, tell: (message: SolverMessage
         open = search.step(1);
         tries++;
       }
-      if (search.version() > seen) {
+      const better = search.version() > seen;
+      if (elapsed() - told >= TOLD_EVERY_MS) {
+        told = elapsed();
         seen = search.version();
-        tell({ kind: 'better', answer: search.best(), tries, ms: elapsed() });
-      } else tell({ kind: 'going', tries, ms: elapsed() });
+        tell(better ? { kind: 'better', answer: search.best(), tries, ms: told } : { kind: 'going', tries, ms: told });
+      }
       if (!open || tries >= MOST_TRIES) tell({ kind: 'done', answer: search.best(), tries, ms: elapsed() });
       else setTimeout(go, 0);
     };

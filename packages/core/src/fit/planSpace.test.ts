@@ -119,7 +119,9 @@ describe('the best mix for a space', () => {
       containers: [flat],
     });
     const still = searchPlan(base).best();
-    const moved = searchPlan({ ...base, moveShelves: true }).best();
+    const search = searchPlan({ ...base, moveShelves: true });
+    search.step(10);
+    const moved = search.best();
     expect(still.placed).toHaveLength(12);
     expect(moved.placed).toHaveLength(18);
     expect(
@@ -161,6 +163,18 @@ describe('the best mix for a space', () => {
     const answer = searchPlan(given).best();
     expect(answer.placed.map(({ shelfId }) => shelfId)).toEqual(['low']);
     expect(answer.left).toEqual([{ group: 'lead', volumeMl: 10_000 }]);
+  });
+  it('five hundred containers of one kind: an answer, and those without room are counted', () => {
+    const answer = searchPlan(problem({ containers: [type('crate', 3000, 3000, 2500, { free: 500 })] })).best();
+    expect(answer.placed).toHaveLength(6);
+    expect(answer.outside).toEqual([{ containerId: 'crate', count: 494 }]);
+  });
+  it('nothing to plan with, and nothing that fits: empty answers, no error', () => {
+    const nothing = searchPlan(problem({ containers: [], groups: [{ name: 'tents', volumeMl: 9000, grams: 0 }] }));
+    expect(nothing.best()).toMatchObject({ placed: [], left: [{ group: 'tents', volumeMl: 9000 }] });
+    const huge = searchPlan(problem({ containers: [type('hall', 400_000, 3000, 2500)] }));
+    huge.step(5);
+    expect(huge.best()).toMatchObject({ placed: [], outside: [{ containerId: 'hall', count: 3 }] });
   });
   it('the same seed gives the same plan', () => {
     const run = (): unknown => {

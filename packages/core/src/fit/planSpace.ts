@@ -86,36 +86,46 @@ const FLOOR_BUDGET = 20_000;
  */
 export function searchPlan(problem: PlanProblem): PlanSearch {
   const random = seededRandom(problem.seed);
-  const settings = shelfSettings(problem);
   const slants: Slants = new Map();
-  let best: { answer: PlanAnswer; score: number[] } | null = null;
-  let version = 0;
+  const now = settingNow(problem);
+  const first = buildPlan(problem, now, startingGenes(problem), slants, random, 0);
+  let best = { answer: first, score: scoreOf(first, problem) };
+  let version = 1;
   const offer = (answer: PlanAnswer): void => {
     const score = scoreOf(answer, problem);
-    if (best && !isLess(score, best.score)) return;
+    if (!isLess(score, best.score)) return;
     best = { answer, score };
     version++;
   };
-  let choices = Array.from(settings, (setting) => ({ setting, genes: startingGenes(problem) }));
-  for (const { setting, genes } of choices) offer(buildPlan(problem, setting, genes, slants, random, 0));
+  let choices = [{ setting: now, genes: startingGenes(problem) }];
+  // Other shelf heights take longer to find; they come after the first answer, one at each try.
+  let settings: Setting[] | null = null;
   let at = 0;
+  const tryOne = (): void => {
+    settings ??= otherSettings(problem, now);
+    const fresh = settings.pop();
+    if (fresh) {
+      const choice = { setting: fresh, genes: startingGenes(problem) };
+      choices.push(choice);
+      offer(buildPlan(problem, choice.setting, choice.genes, slants, random, 0));
+      return;
+    }
+    const choice = choices[at++ % choices.length]!;
+    const genes = mutate(choice.genes, random);
+    const before = version;
+    offer(buildPlan(problem, choice.setting, genes, slants, random, random() < 0.5 ? 0 : 0.3));
+    if (version > before) {
+      choice.genes = genes;
+      choices = [choice, ...choices.filter((other) => other !== choice)];
+      at = 0;
+    } else if (random() < 0.05) choice.genes = genes;
+  };
   return {
     step(tries) {
-      for (let n = 0; n < tries && !best!.answer.most; n++) {
-        const choice = choices[at++ % choices.length]!;
-        const genes = mutate(choice.genes, random);
-        const answer = buildPlan(problem, choice.setting, genes, slants, random, random() < 0.5 ? 0 : 0.3);
-        const before = version;
-        offer(answer);
-        if (version > before) {
-          choice.genes = genes;
-          choices = [choice, ...choices.filter((other) => other !== choice)];
-          at = 0;
-        } else if (random() < 0.05) choice.genes = genes;
-      }
-      return !best!.answer.most;
+      for (let n = 0; n < tries && !best.answer.most; n++) tryOne();
+      return !best.answer.most;
     },
-    best: () => best!.answer,
+    best: () => best.answer,
     version: () => version,
   };
 }
@@ -173,13 +183,16 @@ function mutate(genes: Genes, random: () => number): Genes {
 type Setting = PlanAnswer['shelves'];
 type Slants = Map<string, SlantedRow | null>;
 
-/** The shelves as they are and, where they may be moved, on the holes that suit one kind of container each. */
-function shelfSettings(problem: PlanProblem): Setting[] {
-  const now: Setting = problem.shelves.map(({ shelfId, bottomTenthMm }) => ({ shelfId, bottomTenthMm, movedHoles: 0 }));
+/** The shelves as they are. */
+const settingNow = (problem: PlanProblem): Setting =>
+  problem.shelves.map(({ shelfId, bottomTenthMm }) => ({ shelfId, bottomTenthMm, movedHoles: 0 }));
+
+/** Where shelves may be moved: on the holes that suit one kind of container each, the likeliest last. */
+function otherSettings(problem: PlanProblem, now: Setting): Setting[] {
   const { holes } = problem;
-  if (!problem.moveShelves || !holes) return [now];
+  if (!problem.moveShelves || !holes) return [];
   const runs = movableRuns(problem, holes);
-  const settings: Setting[] = [now];
+  const settings: Setting[] = [];
   for (const wanted of runs.length === 0 ? [] : likelyContainers(problem).slice(0, MOST_SETTINGS)) {
     const setting = [...now];
     for (const run of runs) {
@@ -195,7 +208,7 @@ function shelfSettings(problem: PlanProblem): Setting[] {
         };
       });
     }
-    if (setting.some(({ movedHoles }) => movedHoles !== 0)) settings.push(setting);
+    if (setting.some(({ movedHoles }) => movedHoles !== 0)) settings.unshift(setting);
   }
   return settings;
 }

@@ -116,11 +116,13 @@ export function groupThings(
 export const binsNeeded = (group: Pick<PlanGroup, 'volumeMl'>, binMl: number): number =>
   group.volumeMl <= 0 ? 0 : Math.max(1, Math.ceil(group.volumeMl / (binMl * FILL_SHARE) - 1e-9));
 
-/** Every lot in a space: on its shelves, in their bins and in bins inside these. */
+/** Every lot in a space: on its shelves, in their bins and in bins inside these; place by place, there by name. */
 export function lotsWithin(state: HouseholdState, nookId: string): LotRow[] {
   const nook = state.nook(nookId);
   if (!nook) return [];
   const inner =
     nook.kind === 'space' ? state.shelvesOf(nookId).map(({ id }) => id) : state.binsIn(nookId).map(({ id }) => id);
-  return [...state.lotsIn(nookId), ...inner.flatMap((id) => lotsWithin(state, id))];
+  const name = (lot: LotRow): string => state.get('item', lot.itemId)?.name ?? '';
+  const own = state.lotsIn(nookId).sort((a, b) => name(a).localeCompare(name(b), 'en') || (a.id < b.id ? -1 : 1));
+  return [...own, ...inner.flatMap((id) => lotsWithin(state, id))];
 }

@@ -49,13 +49,17 @@ export function Planning({ space }: { space: SpaceRow }) {
   const { gtMd } = useMedia();
   const content = useContentWidth();
   const work = usePlanWork(space);
-  const { state, plans, plan, solving, history } = work;
+  const { state, version, plans, plan, solving, history } = work;
   const [selected, setSelected] = useState<string | null>(null);
   const [shelfId, setShelfId] = useState<string | null>(null);
   const [said, setSaid] = useState<string | null>(null);
   const [settings, setSettings] = useState(plans.length === 0);
   const drawn = work.shown ?? plan;
-  const view = useMemo(() => (drawn ? viewPlan(state, space, drawn) : null), [state, space, drawn]);
+  // The state is one object kept up row by row; its version says when it is another.
+  const view = useMemo(
+    () => (drawn ? { version, ...viewPlan(state, space, drawn) } : null),
+    [state, version, space, drawn],
+  );
   const families = [...new Set(state.all('container').map(({ family }) => family))]
     .filter((family) => family !== '')
     .sort();
