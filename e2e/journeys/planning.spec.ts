@@ -60,9 +60,14 @@ test('chest freezer: litres by its measures; of seven narrow bins five fit, and 
   await expect(page.getByTestId('fit-answer').getByRole('heading')).toHaveText('Five of seven fit: 5 side by side.');
   await expect(page.getByTestId('fit-answer')).toContainText('The most possible.');
 
+  // In a cellar without a signal: the solver, too, is on the device.
+  await server.stop();
   await toStep(page, 'Plan');
   await fillWith(page, 'freezer bin, narrow', '', null);
   await expect(page.getByTestId('plan-answer')).toContainText('5 containers stand, 2 stay outside.');
+  await expect(page.getByTestId('sync-state').first()).toContainText('waiting');
+  await server.start();
+  await allSaved(page);
 });
 
 test('pantry: it holds 24 flat boxes, and 30 after moving two shelves; the list, ticking off, setting up @wide', async ({
@@ -139,6 +144,19 @@ test('stair press: sorted thing by thing, planned in baskets that are there, dra
   await page.getByTestId('find').fill('guest quilt');
   await expect(page.getByTestId('answer')).toBeVisible();
   await expect(page.getByText('3 pieces')).toHaveCount(0);
+
+  await openStep(page, 'Stair press', 'Measure');
+  await expect(page.getByText('140 cm')).toHaveCount(1);
+  const grip = (await page.getByRole('button', { name: /^Move shelf SP-B/ }).boundingBox())!;
+  await page.mouse.move(grip.x + 22, grip.y + 22);
+  await page.mouse.down();
+  await page.mouse.move(grip.x + 22, grip.y + 12, { steps: 5 });
+  await page.mouse.up();
+  // The shelf rests on a hole, some 3.2 cm steps higher.
+  await expect(page.getByText('140 cm')).toHaveCount(0);
+  await expect(page.getByText(/^14[3-9]\.\d cm$/)).toHaveCount(1);
+  await page.getByRole('button', { name: 'Undo' }).first().click();
+  await expect(page.getByText('140 cm')).toHaveCount(1);
 
   await openStep(page, 'Stair press', 'Plan');
   await page.getByRole('button', { name: 'Find the best mix' }).click();

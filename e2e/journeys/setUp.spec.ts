@@ -22,7 +22,7 @@ test('an empty home: a space with three shelves and four bins, ten things record
   await page.getByRole('button', { name: 'Set up a cupboard' }).click();
   await page.getByLabel('What is it called?').fill('Linen closet');
   await page.getByLabel('In which room?').fill('Stairs');
-  await page.getByRole('radio', { name: 'Closet' }).click();
+  await page.getByRole('radio', { name: 'Closet', exact: true }).click();
   await expect(page.getByTestId('shelf-count')).toHaveText('3');
   await page.getByLabel('Wide').fill('36 1/4"');
   await page.getByLabel('High').fill('2.04 m');

@@ -98,7 +98,7 @@ const textile = whole({
   material: Joi.valid('woven', 'terry', 'wool'),
   tenMeasuredTenthMm: lengthTenthMm,
 }).allow(null);
-const groupName = Joi.string().trim().min(1).max(60);
+const groupName = Joi.string().trim().min(1).max(120);
 const traits = whole({
   weightGrams: grams,
   volumeMl: millilitres,

@@ -37,6 +37,8 @@ export * from './fit/cutting';
 export { seededRandom } from './fit/seededRandom';
 export * from './fit/spaceModel';
 export * from './fit/planSpace';
+export { standingOf } from './fit/buildPlan';
+export { roomsAfter } from './fit/shelfSettings';
 export * from './fit/planProblem';
 export * from './fit/contents';
 export * from './fit/load';

@@ -436,5 +436,16 @@ describe('what to get', () => {
     })!;
     expect(built.problem.containers[0]).toMatchObject({ containerId: 'crate', free: 2 });
     expect(searchPlan(built.problem).best()).toMatchObject({ left: [], bought: 0, most: true });
+    const wishes = {
+      containerIds: [],
+      groups: [],
+      locked: [],
+      budgetMinor: null,
+      family: null,
+      moveShelves: true,
+      seed: 1,
+    };
+    const one = planProblem(state, 'rack', { ...wishes, shelfId: 'lower' })!.problem;
+    expect([one.shelves.map(({ shelfId }) => shelfId), one.moveShelves]).toEqual([['lower'], false]);
   });
 });

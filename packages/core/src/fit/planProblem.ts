@@ -52,6 +52,8 @@ export interface PlanWishes {
   family: string | null;
   moveShelves: boolean;
   seed: number;
+  /** Only this shelf is planned; the others stay as they are. */
+  shelfId?: string | null;
 }
 
 /** The problem to be solved for a space, from what the household has written down. Data only: it goes to a worker. */
@@ -76,14 +78,16 @@ export function planProblem(
         one.free > 0 || one.priceMinor !== null || wishes.locked.some((bin) => bin.containerId === one.containerId),
     );
   const problem: PlanProblem = {
-    shelves: model.shelves.map(({ shelf, bottomTenthMm, room, loadGrams, adjustable }) => ({
-      shelfId: shelf.id,
-      bottomTenthMm,
-      room,
-      loadGrams,
-      adjustable,
-      inBody: space.kind !== 'chest_freezer' && shelf.kind !== 'door_rack',
-    })),
+    shelves: model.shelves
+      .filter(({ shelf }) => !wishes.shelfId || shelf.id === wishes.shelfId)
+      .map(({ shelf, bottomTenthMm, room, loadGrams, adjustable }) => ({
+        shelfId: shelf.id,
+        bottomTenthMm,
+        room,
+        loadGrams,
+        adjustable,
+        inBody: space.kind !== 'chest_freezer' && shelf.kind !== 'door_rack',
+      })),
     holes: model.holes,
     holeCount: model.holeCount,
     heightTenthMm: model.heightTenthMm,
@@ -92,7 +96,7 @@ export function planProblem(
     locked: wishes.locked,
     budgetMinor: wishes.budgetMinor,
     family: wishes.family,
-    moveShelves: wishes.moveShelves,
+    moveShelves: wishes.moveShelves && !wishes.shelfId,
     seed: wishes.seed,
   };
   return { problem, model };

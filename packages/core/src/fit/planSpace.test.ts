@@ -1,7 +1,9 @@
 import highsLoader from 'highs';
 import { slidesIn, standsFree } from './compartment';
 import { FILL_SHARE } from './container';
-import { roomsAfter, searchPlan, standingOf, type PlanContainer, type PlanProblem } from './planSpace';
+import { standingOf } from './buildPlan';
+import { searchPlan, type PlanContainer, type PlanProblem } from './planSpace';
+import { roomsAfter } from './shelfSettings';
 import { overlap } from './turnedRectangle';
 import { seededRandom } from './seededRandom';
 import { plainRoom } from './spaceModel';
@@ -136,7 +138,8 @@ describe('the best mix for a space', () => {
   });
   it('what is locked stays where it is, whatever is solved around it', () => {
     const locked = {
-      key: 'mine',
+      // The key that the first new one would get.
+      key: 'p0',
       containerId: 'crate',
       shelfId: 'low',
       cxTenthMm: 5300,
@@ -150,6 +153,8 @@ describe('the best mix for a space', () => {
     const given = problem({ locked: [locked] });
     const answer = searchPlan(given).best();
     expect(answer.placed).toContainEqual(locked);
+    expect(answer.placed.length).toBeGreaterThan(1);
+    expect(new Set(answer.placed.map(({ key }) => key)).size).toBe(answer.placed.length);
     expect(wrongOf(given, answer)).toEqual([]);
   });
   it('does not load a shelf over its rating', () => {

@@ -73,7 +73,7 @@ export function planVerdict(
 
 /**
  * Finishing a round: what leaves is booked out with its reason, what belongs elsewhere is moved there, an empty package is
- * counted as none left. Undecided things stay as they are.
+ * counted as none left and its thing noted for buying. Undecided things stay as they are.
  */
 export function planFinish(state: HouseholdState, round: ClearOutState, context: PlanContext): Op[] {
   const ops: Op[] = [];
@@ -82,7 +82,13 @@ export function planFinish(state: HouseholdState, round: ClearOutState, context:
     if (!row || lot.quantityThousandths <= 0) continue;
     const reason = LEAVING_REASON[row.verdict];
     if (reason) ops.push(...planDiscard(lot, lot.quantityThousandths, reason, context));
-    if (row.verdict === 'empty_package') ops.push(...planDiscard(lot, lot.quantityThousandths, 'other', context));
+    if (row.verdict === 'empty_package') {
+      ops.push(...planDiscard(lot, lot.quantityThousandths, 'other', context));
+      const item = state.get('item', lot.itemId);
+      // Without a low mark nothing would remind anyone: from now on it is low when it is gone.
+      if (item && item.lowAtThousandths === null)
+        ops.push({ op: 'change', entity: 'item', id: item.id, fields: { lowAtThousandths: 0 } });
+    }
     if (row.verdict === 'elsewhere' && row.toNookId && state.nook(row.toNookId))
       ops.push(...planMove(lot, lot.quantityThousandths, row.toNookId, state.lotsIn(row.toNookId), context));
   }

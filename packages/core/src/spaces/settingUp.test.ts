@@ -11,6 +11,7 @@ import { applyCommand } from '../household/applyCommand';
 import type { Op } from '../household/command';
 import type { ItemRow, ShelfRow, SpaceRow } from '../household/entities';
 import { modelSpace } from '../fit/spaceModel';
+import { lowItems } from '../stock/attention';
 import { LOT_START } from '../household/command';
 import {
   clearOutState,
@@ -247,6 +248,25 @@ describe('a round of emptying a space', () => {
     expect(state.get('lot', lots[0]!.id)!.quantityThousandths).toBe(0);
     expect(state.get('lot', lots[1]!.id)!.quantityThousandths).toBe(lots[1]!.quantityThousandths);
     expect(state.clearOutsOf(space.id)[0]!.finishedAt).toBe(context.now);
+  });
+  it('an empty package leaves, and its thing is low from now on', () => {
+    const state = sampleHome();
+    const space = state.all('space')[0]!;
+    const lot = lotsWithin(state, space.id)[0]!;
+    run(state, [
+      { op: 'change', entity: 'item', id: lot.itemId, fields: { lowAtThousandths: null } },
+      {
+        op: 'create',
+        entity: 'clear_out',
+        id: 'empty',
+        fields: { spaceId: space.id, startedAt: context.now, minutes: null, finishedAt: null },
+      },
+    ]);
+    const round = () => clearOutState(state, state.get('clear_out', 'empty')!);
+    run(state, planVerdict(round(), lot, 'empty_package', null, context));
+    expect(lowItems(state).map(({ item }) => item.id)).not.toContain(lot.itemId);
+    run(state, planFinish(state, round(), context));
+    expect(lowItems(state).map(({ item }) => item.id)).toContain(lot.itemId);
   });
   it('the list to hand on names things with their numbers; only three verdicts take a thing out of the house', () => {
     const state = sampleHome();

@@ -147,6 +147,14 @@ export function FitScreen() {
         {chosen.fit.notes.map((note) => (
           <Small key={note.kind}>{noteWords(note, unit)}</Small>
         ))}
+        {at.upper.map((room, n) => {
+          const more = fitContainer(chosen.container, room).count;
+          return (
+            <Small key={n}>
+              {more === 0 ? 'On the half-shelf or riser: none.' : `On the half-shelf or riser: ${more} more.`}
+            </Small>
+          );
+        })}
         <Small>{sureWords(chosen.fit)}</Small>
       </YStack>
       {findRemedies(state, model, at, chosen.container, chosen.fit).map((remedy, n) => {

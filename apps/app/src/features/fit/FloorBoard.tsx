@@ -30,7 +30,7 @@ export function FloorBoard({ room, bins, width, maxHeight, unit, selectedKey, on
     >
       <YStack position="relative" testID="floor-board">
         <FloorView room={room} bins={bins} width={width} maxHeight={maxHeight} unit={unit} selectedKey={selectedKey} />
-        {bins.map((bin) => {
+        {topmost(bins).map((bin) => {
           const box = floorBox(bin.body);
           return (
             <Handle
@@ -90,3 +90,13 @@ function Handle({
     />
   );
 }
+
+/** Of each stack the one on top: what the hand gets hold of. */
+const topmost = (bins: readonly FloorBin[]): FloorBin[] =>
+  bins.filter(
+    ({ body }) =>
+      !bins.some(
+        (other) =>
+          other.body.z > body.z && Math.abs(other.body.cx - body.cx) < 2 && Math.abs(other.body.cy - body.cy) < 2,
+      ),
+  );

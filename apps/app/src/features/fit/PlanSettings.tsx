@@ -6,6 +6,8 @@ import { Field } from '@/ui/Field';
 import { SCHOOL_CHOICES } from '../spaces/clearOut/words';
 
 export interface PlanWishesUi {
+  /** One shelf alone, or null: the whole space. */
+  shelfId: string | null;
   /** The one type to fill the space with; null: the things recorded here are housed. */
   fillWith: string | null;
   school: School;
@@ -18,6 +20,7 @@ export interface PlanWishesUi {
 export function PlanSettings({
   wishes,
   families,
+  shelves,
   containers,
   currency,
   canMove,
@@ -25,6 +28,7 @@ export function PlanSettings({
 }: {
   wishes: PlanWishesUi;
   families: readonly string[];
+  shelves: readonly { id: string; label: string }[];
   containers: readonly ContainerRow[];
   currency: string;
   canMove: boolean;
@@ -37,6 +41,15 @@ export function PlanSettings({
       : undefined;
   return (
     <YStack gap={12} paddingHorizontal={16}>
+      <Choices
+        label="Where"
+        choices={[
+          { value: '', label: 'The whole space' },
+          ...shelves.map(({ id, label }) => ({ value: id, label: `Only ${label}` })),
+        ]}
+        value={wishes.shelfId ?? ''}
+        onChange={(shelfId) => onChange({ ...wishes, shelfId: shelfId === '' ? null : shelfId })}
+      />
       <Choices
         label="What is to stand here"
         choices={[
@@ -81,7 +94,7 @@ export function PlanSettings({
           onChange={(family) => onChange({ ...wishes, family: family === '' ? null : family })}
         />
       ) : null}
-      {canMove ? (
+      {canMove && wishes.shelfId === null ? (
         <Choices
           label="Shelves"
           choices={[

@@ -12,6 +12,7 @@ import {
   type NookSummary,
   type PlannedBin,
   type SpaceRow,
+  type Standing,
 } from '@ours/core';
 import { useRouter } from 'expo-router';
 import { useMemo, useState } from 'react';
@@ -41,6 +42,9 @@ const plannedSummary = (lots: number): NookSummary => ({
   low: 0,
   pleaseCount: 0,
 });
+
+/** Centres nearer than this stand on each other, tenths of a millimetre. */
+const STACKED_WITHIN = 2;
 
 /** Solve, look, drag, lock, solve again; keep up to three plans and compare them. */
 export function Planning({ space }: { space: SpaceRow }) {
@@ -72,26 +76,44 @@ export function Planning({ space }: { space: SpaceRow }) {
   const chosen = bodies.find(({ bin }) => bin.key === selected) ?? null;
   const others = bodies.filter(({ bin }) => bin.key !== selected).map(({ body }) => body);
 
-  const put = (key: string, fields: Partial<PlannedBin>): void => {
+  /** A stack is one thing to the hand: it is moved, turned and locked as a whole. */
+  const stackOf = (key: string) => {
+    const foot = bodies.find(({ bin }) => bin.key === key)?.body;
+    return bodies.filter(({ body }) => foot && Math.hypot(body.cx - foot.cx, body.cy - foot.cy) < STACKED_WITHIN);
+  };
+  const put = (keys: readonly string[], fields: Partial<PlannedBin>): void => {
     if (!plan) return;
-    const placed = plan.placed.map((bin) => (bin.key === key ? { ...bin, ...fields } : bin));
+    const placed = plan.placed.map((bin) => (keys.includes(bin.key) ? { ...bin, ...fields } : bin));
     void history.change('plan_changed', [{ op: 'change', entity: 'plan', id: plan.id, fields: { placed } }]);
   };
-  const drag = (key: string, dx: number, dy: number): void => {
-    const moved = bodies.find(({ bin }) => bin.key === key);
-    if (!moved || moved.bin.locked || (dx === 0 && dy === 0)) return;
-    const rest = bodies.filter(({ bin }) => bin.key !== key).map(({ body }) => body);
-    const there = snapped({ ...moved.body, cx: moved.body.cx + dx, cy: moved.body.cy + dy }, room, rest);
-    const problem = placeProblem(there, room, rest);
+  /** Sets a stack down otherwise, if it may stand so; says why not. */
+  const reset = (key: string, change: (body: Standing, rest: readonly Standing[]) => Standing): void => {
+    const stack = stackOf(key);
+    const keys = stack.map(({ bin }) => bin.key);
+    const rest = bodies.filter(({ bin }) => !keys.includes(bin.key)).map(({ body }) => body);
+    const first = stack[0];
+    if (!first || stack.some(({ bin }) => bin.locked)) return;
+    const there = change(first.body, rest);
+    const { cx, cy, degrees } = there;
+    const problem = stack
+      .map(({ body }) => placeProblem({ ...body, cx, cy, degrees }, room, rest))
+      .find((one) => one !== null);
     setSaid(problem ? PLACE_PROBLEMS[problem] : null);
-    if (!problem) put(key, { cxTenthMm: there.cx, cyTenthMm: there.cy });
+    if (!problem) put(keys, { cxTenthMm: cx, cyTenthMm: cy, degrees });
+  };
+  const drag = (key: string, dx: number, dy: number): void => {
+    if (dx !== 0 || dy !== 0)
+      reset(key, (body, rest) => snapped({ ...body, cx: body.cx + dx, cy: body.cy + dy }, room, rest));
   };
   const turn = (): void => {
-    if (!chosen) return;
-    const degrees = chosen.body.degrees === 0 ? 90 : 0;
-    const problem = placeProblem({ ...chosen.body, degrees }, room, others);
-    setSaid(problem ? PLACE_PROBLEMS[problem] : null);
-    if (!problem) put(chosen.bin.key, { degrees });
+    if (chosen) reset(chosen.bin.key, (body) => ({ ...body, degrees: body.degrees === 0 ? 90 : 0 }));
+  };
+  const lock = (): void => {
+    if (chosen)
+      put(
+        stackOf(chosen.bin.key).map(({ bin }) => bin.key),
+        { locked: !chosen.bin.locked },
+      );
   };
   const solve = (): void => {
     setSettings(false);
@@ -100,11 +122,8 @@ export function Planning({ space }: { space: SpaceRow }) {
     work.solve();
   };
   const width = gtMd ? Math.round((content - 48) * 0.56) : content;
-  const facts = work.shown
-    ? factsOf(work.shown, plan?.groups.length ?? 0)
-    : work.last
-      ? factsOf(work.last, plan?.groups.length ?? 0)
-      : null;
+  const answer = work.shown ?? work.last;
+  const facts = answer ? factsOf(answer, work.groupCount) : null;
   const shelfGrams = here.reduce(
     (sum, bin) => {
       const type = state.get('container', bin.containerId);
@@ -171,6 +190,7 @@ export function Planning({ space }: { space: SpaceRow }) {
           key={plan?.id ?? 'new'}
           wishes={work.wishes}
           families={families}
+          shelves={model.shelves.map(({ shelf }) => ({ id: shelf.id, label: codeTail(shelf.code) }))}
           containers={state.all('container')}
           currency={currency}
           canMove={model.holes !== null && model.shelves.some(({ adjustable }) => adjustable)}
@@ -221,7 +241,7 @@ export function Planning({ space }: { space: SpaceRow }) {
         <YStack paddingHorizontal={16} gap={2} testID="plan-answer">
           <Strong>{planHeadline(facts, unit, currency)}</Strong>
           <Small>
-            {(work.shown ?? work.last)?.most
+            {answer?.most
               ? 'Nothing better is possible.'
               : solving.state === 'solving'
                 ? 'Still looking.'
@@ -283,12 +303,7 @@ export function Planning({ space }: { space: SpaceRow }) {
           </Small>
           <Small>{clearanceWords(clearances(chosen.body, room, others), unit)}</Small>
           <XStack gap={8}>
-            <Button
-              grow
-              label={chosen.bin.locked ? 'Unlock' : 'Lock'}
-              selected={chosen.bin.locked}
-              onPress={() => put(chosen.bin.key, { locked: !chosen.bin.locked })}
-            />
+            <Button grow label={chosen.bin.locked ? 'Unlock' : 'Lock'} selected={chosen.bin.locked} onPress={lock} />
             <Button
               grow
               label="Turn"

@@ -32,7 +32,7 @@ export function planHeadline(facts: PlanFacts, unit: LengthUnit, currency: strin
     facts.groups === 0
       ? `${some(facts.containers, 'container stands', 'containers stand')}${facts.outside > 0 ? `, ${facts.outside} stay outside` : ''}.`
       : facts.housed === facts.groups
-        ? `All ${facts.groups} groups are housed in ${some(facts.containers, 'container', 'containers')}.`
+        ? `${facts.groups === 1 ? 'The one group is' : `All ${facts.groups} groups are`} housed in ${some(facts.containers, 'container', 'containers')}.`
         : `${facts.housed} of ${facts.groups} groups are housed; ${formatVolume(facts.leftMl, unit)} find no room.`;
   const bought =
     facts.bought === 0 ? 'Nothing to buy.' : `${facts.bought} to buy, ${formatMoney(facts.costMinor, currency)}.`;

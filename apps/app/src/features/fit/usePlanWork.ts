@@ -22,18 +22,22 @@ import type { PlanWishesUi } from './PlanSettings';
 export const MOST_PLANS = 3;
 
 /** What is to be housed: everything here, less what an open round of sorting sends away. */
-export function groupsToHouse(state: HouseholdState, space: SpaceRow, school: PlanWishesUi['school']): PlanGroup[] {
+export function groupsToHouse(
+  state: HouseholdState,
+  space: SpaceRow,
+  school: PlanWishesUi['school'],
+  shelfId: string | null,
+): PlanGroup[] {
   const open = state.clearOutsOf(space.id).find(({ finishedAt }) => finishedAt === null);
   const verdicts = open ? clearOutState(state, open).verdicts : new Map();
-  const staying = lotsWithin(state, space.id).filter(({ id }) => (verdicts.get(id)?.verdict ?? 'keep') === 'keep');
-  return groupThings(state, staying, school, today()).map(({ name, volumeMl, grams }) => ({
-    name: name.slice(0, 60),
-    volumeMl,
-    grams,
-  }));
+  const staying = lotsWithin(state, shelfId ?? space.id).filter(
+    ({ id }) => (verdicts.get(id)?.verdict ?? 'keep') === 'keep',
+  );
+  return groupThings(state, staying, school, today()).map(({ name, volumeMl, grams }) => ({ name, volumeMl, grams }));
 }
 
 const wishesOf = (space: SpaceRow, plan: PlanRow | null): PlanWishesUi => ({
+  shelfId: plan?.shelves.length === 1 ? plan.shelves[0]!.shelfId : null,
   fillWith: plan !== null && plan.groups.length === 0 ? (plan.placed[0]?.containerId ?? null) : null,
   school: space.build?.school ?? 'order',
   budgetMinor: plan?.budgetMinor ?? null,
@@ -53,6 +57,8 @@ export function usePlanWork(space: SpaceRow) {
   const [wishes, setWishes] = useState(() => wishesOf(space, plan));
   const { solving, start, cancel } = usePlanSolver();
   const [last, setLast] = useState<PlanAnswer | null>(null);
+  const [groupCount, setGroupCount] = useState(0);
+  const [kept, setKept] = useState<PlanAnswer | null>(null);
   const target = useRef<{
     id: string;
     isNew: boolean;
@@ -81,7 +87,7 @@ export function usePlanWork(space: SpaceRow) {
   };
   const solve = (seed = plan?.seed ?? 1): void => {
     const fill = wishes.fillWith;
-    const groups = fill === null ? groupsToHouse(state, space, wishes.school) : [];
+    const groups = fill === null ? groupsToHouse(state, space, wishes.school, wishes.shelfId) : [];
     const locked = plan?.placed.filter((bin) => bin.locked) ?? [];
     const built = planProblem(state, space.id, {
       ...wishes,
@@ -94,6 +100,7 @@ export function usePlanWork(space: SpaceRow) {
     if (!built) return;
     target.current = { id: plan?.id ?? uuidv7(), isNew: plan === null, wishes, groups, locked };
     setLast(null);
+    setGroupCount(groups.length);
     start(built.problem);
   };
 
@@ -129,7 +136,9 @@ export function usePlanWork(space: SpaceRow) {
             },
           ]
         : [{ op: 'change', entity: 'plan', id: to.id, fields }];
-      if (await change('space_planned', ops)) setOpenId(to.id);
+      if (!(await change('space_planned', ops))) return;
+      setOpenId(to.id);
+      setKept(answer);
     },
     [change, space.id, state],
   );
@@ -139,8 +148,24 @@ export function usePlanWork(space: SpaceRow) {
     if (over && answer) void keep(answer);
   }, [over, answer, keep]);
 
-  const shown = solving.state === 'solving' && answer ? answer : null;
-  return { state, version, plans, plan, choose, wishes, changeWishes, solving, solve, cancel, shown, last, history };
+  // Drawn from the search until it is a row of the home: nothing goes blank in between.
+  const shown = answer && answer !== kept ? answer : null;
+  return {
+    state,
+    version,
+    plans,
+    plan,
+    choose,
+    wishes,
+    changeWishes,
+    solving,
+    solve,
+    cancel,
+    shown,
+    last,
+    groupCount,
+    history,
+  };
 }
 
 const nextLetter = (plans: readonly PlanRow[]): string =>
