@@ -113,7 +113,7 @@ await shot(wide, 'find-wide');
 
 await planIn(wide, 'Stair press');
 await wide.getByRole('button', { name: 'Find the best mix' }).click();
-await wide.getByText('Nothing better is possible.').waitFor();
+await wide.getByRole('button', { name: 'Find again' }).waitFor();
 await wide.getByTestId('floor-board').getByRole('button').first().click();
 await shot(wide, 'plan-wide');
 

@@ -186,7 +186,9 @@ test('stair press: sorted thing by thing, planned in baskets that are there, dra
   await page.getByRole('button', { name: 'Another' }).click();
   await page.getByRole('radio', { name: 'Frost' }).click();
   await page.getByRole('button', { name: 'Find the best mix' }).click();
-  await page.getByRole('button', { name: 'Stop' }).click();
+  await expect(page.getByTestId('plan-answer')).toContainText('find no room');
+  const stop = page.getByRole('button', { name: 'Stop' });
+  if (await stop.isVisible()) await stop.click();
   await expect(page.getByTestId('plan-answer')).toContainText(/\d+ of \d+ groups are housed; .* find no room\./);
   await expect(page.getByTestId('plan-answer')).toContainText('Best found.');
   await expect(page.getByTestId('plan-compare')).toContainText('Plan B');

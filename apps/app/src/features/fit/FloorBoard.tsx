@@ -24,6 +24,7 @@ export function FloorBoard({ room, bins, width, maxHeight, unit, selectedKey, on
   const { scale, left, top } = floorScale(room, width, maxHeight, true);
   return (
     <DndContext
+      autoScroll={false}
       sensors={sensors}
       onDragStart={({ active }) => onSelect(String(active.id))}
       onDragEnd={({ active, delta }) => onDrag(String(active.id), delta.x / scale, -delta.y / scale)}

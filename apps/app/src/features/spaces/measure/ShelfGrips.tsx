@@ -28,6 +28,7 @@ export function ShelfGrips({ view, width, maxHeight, measures, onMove, children 
   const left = drawingScale(view, width, maxHeight, measures !== null).left;
   return (
     <DndContext
+      autoScroll={false}
       sensors={sensors}
       onDragEnd={({ active, delta }) => {
         const drawn = grips.find(({ shelf }) => shelf.id === active.id);
