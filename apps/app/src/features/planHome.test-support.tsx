@@ -1,12 +1,16 @@
 import { QueryClient, QueryClientProvider } from '@tanstack/react-query';
 import type { TaggedRow } from '@ours/core';
 import { BARE_SHELF_BUILD, BARE_SPACE_BUILD } from '@ours/core';
+import { configure } from '@testing-library/react';
 import type { ReactElement } from 'react';
 import { HouseholdProvider } from '@/data/HouseholdProvider';
 import { forgetDeviceDb, openDeviceDb, readStored, storePage } from '@/data/deviceDb';
 import { ID, sampleRows } from '@/data/sampleRows.test-support';
 import { renderWith } from '@/ui/renderWith.test-support';
 import { ToastProvider } from '@/ui/Toasts';
+
+// A busy machine is slow to draw; waiting longer loosens nothing.
+configure({ asyncUtilTimeout: 15_000 });
 
 export const BOX = '019ab2f0-0000-7000-8000-000000000008';
 const me = {

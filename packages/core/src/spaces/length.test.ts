@@ -1,5 +1,5 @@
 import Qty from 'js-quantities';
-import { formatLength, readLength } from './length';
+import { formatLength, formatSize, readLength } from './length';
 
 const read = (text: string, unit: 'metric' | 'inch' = 'metric'): number | string => {
   const reading = readLength(text, unit);
@@ -58,4 +58,9 @@ describe('formatLength', () => {
   ] as const)('%d tenths of a millimetre, %s', (tenthMm, unit, text) => {
     expect(formatLength(tenthMm, unit)).toBe(text);
   });
+});
+
+it('the sides of a thing are written in one unit', () => {
+  expect(formatSize([4000, 4605, 3400], 'metric')).toBe('40 × 46.1 × 34 cm');
+  expect(formatSize([3048, 2540], 'inch')).toBe('12" × 10"');
 });

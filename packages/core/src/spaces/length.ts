@@ -87,3 +87,13 @@ export function formatLength(tenthMm: number, unit: 'metric' | 'inch'): string {
 export function formatCentimetres(tenthMm: number): string {
   return String(Math.round(tenthMm / 10) / 10);
 }
+
+/**
+ * Several lengths of one thing: `40 × 46 × 34 cm`, or each in inches.
+ * @example formatSize([4000, 4600, 3400], 'metric') //=> '40 × 46 × 34 cm'
+ */
+export function formatSize(tenthMm: readonly number[], unit: 'metric' | 'inch'): string {
+  return unit === 'metric'
+    ? `${tenthMm.map((part) => formatCentimetres(part)).join(' × ')} cm`
+    : tenthMm.map((part) => formatLength(part, unit)).join(' × ');
+}

@@ -236,15 +236,7 @@ export function FitScreen() {
         )}
       </XStack>
       {chosen && chosen.fit.count > 0 ? (
-        <Small>{`${chosen.fit.count} of these weigh ${loadWords(
-          chosen.fit.count * containerGrams(chosen.container),
-          0,
-          null,
-          false,
-          unit,
-        )
-          .split(' + ')[0]!
-          .replace('boxes ', '')} empty.`}</Small>
+        <Small>{`${chosen.fit.count} of these weigh ${formatMass(chosen.fit.count * containerGrams(chosen.container), unit)} empty.`}</Small>
       ) : null}
       {load ? (
         <Small>

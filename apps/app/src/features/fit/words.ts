@@ -2,6 +2,7 @@ import {
   describeShelf,
   formatLength,
   formatMass,
+  formatSize,
   type ContainerFields,
   type ContainerFit,
   type FitNote,
@@ -101,16 +102,11 @@ export function remedyWords(remedy: Remedy, state: HouseholdState): { title: str
     : { title: `This shelf down ${holes(remedy.holes)}`, detail: fits };
 }
 
-/** `40 × 46 × 34 cm` in the home's unit. */
-export function sizeWords(
+/** `40 × 46 × 34 cm` in the home's unit: width, depth, height. */
+export const sizeWords = (
   container: Pick<ContainerFields, 'topWidthTenthMm' | 'topDepthTenthMm' | 'heightTenthMm'>,
   unit: LengthUnit,
-): string {
-  const parts = [container.topWidthTenthMm, container.topDepthTenthMm, container.heightTenthMm];
-  return unit === 'metric'
-    ? `${parts.map((part) => Math.round(part / 10) / 10).join(' × ')} cm`
-    : parts.map((part) => formatLength(part, unit)).join(' × ');
-}
+): string => formatSize([container.topWidthTenthMm, container.topDepthTenthMm, container.heightTenthMm], unit);
 
 export const loadWords = (
   bins: number,

@@ -1,4 +1,4 @@
-import { BARE_SHELF_BUILD, type LengthUnit, type Op, type ShelfAid, type ShelfRow } from '@ours/core';
+import { BARE_SHELF_BUILD, formatSize, type LengthUnit, type Op, type ShelfAid, type ShelfRow } from '@ours/core';
 import { useState } from 'react';
 import { XStack } from 'tamagui';
 import { Button } from '@/ui/Button';
@@ -49,7 +49,7 @@ export function AidDialog({
         <ListRow
           key={at}
           title={AID_WORDS[aid.kind]}
-          detail={`${[aid.widthTenthMm, aid.depthTenthMm, aid.heightTenthMm].map((value) => value / 100).join(' × ')} cm`}
+          detail={formatSize([aid.widthTenthMm, aid.depthTenthMm, aid.heightTenthMm], unit)}
           right={
             <Button
               kind="quiet"

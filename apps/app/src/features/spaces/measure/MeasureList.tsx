@@ -1,5 +1,6 @@
 import {
   BARE_SPACE_BUILD,
+  formatSize,
   planCopyShelf,
   planCopySpace,
   type LengthUnit,
@@ -102,11 +103,7 @@ export function MeasureList({ space, questions, names, current, unit, onPick, ch
         <ListRow
           key={at}
           title={{ pipe: 'Pipe', hump: 'Hump', hinge: 'Hinge' }[one.kind]}
-          detail={
-            [one.widthTenthMm, one.depthTenthMm, one.heightTenthMm]
-              .map((value) => Math.round(value) / 100)
-              .join(' × ') + ' cm'
-          }
+          detail={formatSize([one.widthTenthMm, one.depthTenthMm, one.heightTenthMm], unit)}
           right={
             <Button
               kind="quiet"
