@@ -17,7 +17,9 @@ jest.mock('expo-router', () => ({
   useRouter: () => ({ push: mockGo, replace: mockGo, canGoBack: () => false }),
 }));
 
+/** Presses what can be pressed: a button that is still waiting for the device to have saved is waited for. */
 const press = async (name: string | RegExp, role = 'button'): Promise<void> => {
+  await waitFor(() => expect(screen.getAllByRole(role, { name })[0]!.getAttribute('aria-disabled')).not.toBe('true'));
   await act(async () => {
     fireEvent.click(screen.getAllByRole(role, { name })[0]!);
   });
