@@ -2,7 +2,8 @@ import 'fake-indexeddb/auto';
 import type { ItemRow } from '@ours/core';
 import { act, fireEvent, screen, waitFor } from '@testing-library/react';
 import { ID } from '@/data/sampleRows.test-support';
-import { measuredRows, openWith, queued } from '../planHome.test-support';
+import { measuredRows } from '../measuredRows.test-support';
+import { openWith, queued } from '../planHome.test-support';
 import { BulkDialog } from './BulkDialog';
 
 jest.setTimeout(30_000);

@@ -1,7 +1,8 @@
 import 'fake-indexeddb/auto';
 import { act, fireEvent, screen, waitFor } from '@testing-library/react';
 import { ID, sampleRows } from '@/data/sampleRows.test-support';
-import { BOX, openWith, queued } from '../planHome.test-support';
+import { BOX } from '../measuredRows.test-support';
+import { openWith, queued } from '../planHome.test-support';
 import { ClearOutScreen } from '../spaces/clearOut/ClearOutScreen';
 import { MeasureScreen } from '../spaces/measure/MeasureScreen';
 import { ContainersScreen } from './ContainersScreen';

@@ -1,4 +1,4 @@
-import { placePath, recordLine, type RecordedLine } from '@ours/core';
+import { placePath, readCode, recordLine, type RecordedLine } from '@ours/core';
 import { useLocalSearchParams, useRouter } from 'expo-router';
 import { useEffect, useRef, useState } from 'react';
 import type { TextInput } from 'react-native';
@@ -56,8 +56,18 @@ export function RecordScreen() {
     setText(next);
     setChanges({});
   };
+  // A scanner types a label's code and presses Enter: that is the place from now on.
+  const scanned = useHousehold(({ state }) => {
+    const reading = readCode(text.trim());
+    return reading.kind === 'valid' ? (state.nookIdByCodeKey(reading.key) ?? null) : null;
+  });
   const save = async (): Promise<void> => {
     if (text.trim() === '' || place === null) return;
+    if (scanned !== null) {
+      rememberNook(scanned);
+      setNookId(scanned);
+      return write('');
+    }
     const done = await saveLine(card, place.id);
     if (done === null) return;
     rememberNook(place.id);

@@ -1,4 +1,5 @@
 import 'fake-indexeddb/auto';
+import { writeCode } from '@ours/core';
 import { QueryClient, QueryClientProvider } from '@tanstack/react-query';
 import { act, fireEvent, screen, waitFor } from '@testing-library/react';
 import { HouseholdProvider } from '@/data/HouseholdProvider';
@@ -59,6 +60,17 @@ async function stored() {
 }
 
 describe('recording a line', () => {
+  it('a scanned label changes the place and records nothing', async () => {
+    const field = await openRecord();
+    write(field, writeCode('BL1', 'A'));
+    await act(async () => {
+      fireEvent.keyDown(field, { key: 'Enter', code: 'Enter', keyCode: 13 });
+    });
+    await waitFor(() => expect((field as HTMLInputElement).value).toBe(''));
+    expect(screen.queryByText('paper lanterns')).toBeNull();
+    expect(screen.getByLabelText(`code ${writeCode('BL1', 'A')}`)).toBeTruthy();
+    expect(await stored()).toEqual([]);
+  });
   it('reads back, knows the thing, saves into the queue and goes on', async () => {
     const field = await openRecord();
     expect(screen.getByText('paper lanterns')).toBeTruthy();
