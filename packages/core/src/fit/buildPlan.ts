@@ -69,6 +69,7 @@ export function buildPlan(
   }
   const put = (type: PlanContainer, group: string | null, grams: number, buy: boolean): boolean => {
     const weight = type.weightGrams + grams;
+    if (placed.length >= MOST_PLACED) return false;
     if (type.maxLoadGrams !== null && grams > type.maxLoadGrams) return false;
     // Heavy things look at the low shelves first; with noise now and then the order is broken.
     const order = noise > 0 && random() < noise ? [...floors].reverse() : floors;
@@ -96,8 +97,7 @@ export function buildPlan(
         break;
       }
       if (outside.has(one.containerId) || one.priceMinor === null || problem.budgetMinor === null) continue;
-      for (; one.priceMinor <= money && placed.length < MOST_PLACED; money -= one.priceMinor)
-        if (!put(one, null, 0, true)) break;
+      for (; one.priceMinor <= money; money -= one.priceMinor) if (!put(one, null, 0, true)) break;
     }
   }
   for (const at of genes.order) {

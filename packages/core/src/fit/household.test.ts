@@ -447,5 +447,6 @@ describe('what to get', () => {
     };
     const one = planProblem(state, 'rack', { ...wishes, shelfId: 'lower' })!.problem;
     expect([one.shelves.map(({ shelfId }) => shelfId), one.moveShelves]).toEqual([['lower'], false]);
+    expect(one.containers.map(({ containerId }) => containerId)).toEqual(['crate']);
   });
 });

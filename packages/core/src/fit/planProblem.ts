@@ -73,6 +73,8 @@ export function planProblem(
         : wishes.containerIds.includes(one.id),
     )
     .map((container) => planContainer(state, container, spaceId))
+    // One that holds nothing houses nothing, however many there are.
+    .filter(({ volumeMl }) => volumeMl > 0)
     .filter(
       (one) =>
         one.free > 0 || one.priceMinor !== null || wishes.locked.some((bin) => bin.containerId === one.containerId),

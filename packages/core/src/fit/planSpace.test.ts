@@ -174,6 +174,14 @@ describe('the best mix for a space', () => {
     expect(answer.placed).toHaveLength(6);
     expect(answer.outside).toEqual([{ containerId: 'crate', count: 494 }]);
   });
+  it('a plan has at most five hundred containers, however small they are', () => {
+    const hall = [shelf('hall', 0, 3000, { room: plainRoom(20_000, 20_000, 3000) })];
+    const answer = searchPlan(
+      problem({ shelves: hall, containers: [type('cube', 500, 500, 500, { free: 5000 })] }),
+    ).best();
+    expect(answer.placed).toHaveLength(500);
+    expect(answer.outside).toEqual([{ containerId: 'cube', count: 4500 }]);
+  });
   it('nothing to plan with, and nothing that fits: empty answers, no error', () => {
     const nothing = searchPlan(problem({ containers: [], groups: [{ name: 'tents', volumeMl: 9000, grams: 0 }] }));
     expect(nothing.best()).toMatchObject({ placed: [], left: [{ group: 'tents', volumeMl: 9000 }] });
