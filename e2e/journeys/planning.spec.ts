@@ -70,7 +70,7 @@ test('chest freezer: litres by its measures; of seven narrow bins five fit, and 
   await allSaved(page);
 });
 
-test('pantry: it holds 24 flat boxes, and 30 after moving two shelves; the list, ticking off, setting up @wide', async ({
+test('pantry: it holds 24 flat boxes, and 30 after moving two shelves; the list, ticking off @wide', async ({
   page,
   server,
 }) => {
