@@ -1,12 +1,9 @@
 import 'fake-indexeddb/auto';
 import { writeCode } from '@ours/core';
-import { QueryClient, QueryClientProvider } from '@tanstack/react-query';
 import { act, fireEvent, screen, waitFor } from '@testing-library/react';
-import { HouseholdProvider } from '@/data/HouseholdProvider';
-import { forgetDeviceDb, openDeviceDb, readStored, storePage } from '@/data/deviceDb';
+import { openDeviceDb, readStored } from '@/data/deviceDb';
 import { ID, sampleRows } from '@/data/sampleRows.test-support';
-import { renderWith } from '@/ui/renderWith.test-support';
-import { ToastProvider } from '@/ui/Toasts';
+import { openWith } from '../planHome.test-support';
 import { RecordScreen } from './RecordScreen';
 
 jest.mock('expo-router', () => ({
@@ -14,34 +11,9 @@ jest.mock('expo-router', () => ({
   useRouter: () => ({ push: jest.fn(), replace: jest.fn(), canGoBack: () => false }),
 }));
 
-const me = {
-  accountId: 'a',
-  name: 'Runa',
-  email: 'runa@ferry.example',
-  householdId: ID.home,
-  householdName: 'Ferry house',
-  isDemo: false,
-};
-
 /** The screen over a real device store, with no line to any server. */
 async function openRecord() {
-  await forgetDeviceDb(ID.home);
-  const db = await openDeviceDb(ID.home);
-  await storePage(db, sampleRows(), 1, []);
-  db.close();
-  globalThis.fetch = jest.fn(() => Promise.reject(new TypeError('no line'))) as never;
-  globalThis.EventSource = class {
-    close() {}
-  } as never;
-  renderWith(
-    <QueryClientProvider client={new QueryClient()}>
-      <ToastProvider>
-        <HouseholdProvider me={me} loading={null} failed={null}>
-          <RecordScreen />
-        </HouseholdProvider>
-      </ToastProvider>
-    </QueryClientProvider>,
-  );
+  await openWith(<RecordScreen />, sampleRows());
   return screen.findByTestId('record-line');
 }
 const write = (field: HTMLElement, text: string): void => {
