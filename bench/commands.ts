@@ -1,4 +1,4 @@
-import { createContext, migrateDatabase, runCommand, signUp } from '@ours/server';
+import { createContext, migrateDatabase, signUp } from '@ours/server';
 import { execFileSync } from 'node:child_process';
 import { mkdtempSync, writeFileSync } from 'node:fs';
 import { tmpdir } from 'node:os';
@@ -84,13 +84,10 @@ async function commandsPerSecond(context: Awaited<ReturnType<typeof createContex
     const sender = senders[at % homes]!;
     while (Date.now() < until) {
       const occurredAt = new Date().toISOString();
-      const answer = await runCommand(context, sender, {
-        id: uuidv7(),
-        intent: 'bench',
-        occurredAt,
-        ops: [{ op: 'create', entity: 'room', id: uuidv7(), fields: { name: 'Boat loft', sort: 0 } }],
-      });
-      if (answer.status !== 'applied') throw new Error('refused');
+      const room = { op: 'create', entity: 'room', id: uuidv7(), fields: { name: 'Boat loft', sort: 0 } } as const;
+      const command = { id: uuidv7(), intent: 'bench', occurredAt, ops: [room] };
+      const [answer] = await context.commands.run(sender, { commands: [command] });
+      if (answer?.status !== 'applied') throw new Error('refused');
       done++;
     }
   };

@@ -17,7 +17,11 @@ export function benchDevice(): void {
         now: new Date().toISOString(),
         today: '2026-11-24',
       });
-      const applied = applyCommand(state, { id: `c${at}`, intent: 'bench', occurredAt: '', ops }, 0);
+      const applied = applyCommand(
+        state,
+        { id: `c${at}`, intent: 'bench', occurredAt: '', ops },
+        { seq: 0, by: { role: 'adult', personId: null } },
+      );
       if (applied.ok) {
         for (const row of applied.changed) {
           state.put(row);

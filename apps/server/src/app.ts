@@ -3,13 +3,13 @@ import express, { type Express } from 'express';
 import { rateLimit } from 'express-rate-limit';
 import helmet from 'helmet';
 import { accountRoutes } from './accounts/accountRoutes';
-import { changeRoutes } from './changes/changeRoutes';
-import { commandRoutes } from './commands/commandRoutes';
 import type { Context } from './context';
-import { historyRoutes } from './history/historyRoutes';
-import { sameOrigin } from './http/sameOrigin';
+import { changeRoutes } from './engine/changes/changeRoutes';
+import { commandRoutes } from './engine/commands/commandRoutes';
+import { historyRoutes } from './engine/history/historyRoutes';
+import { nudgeRoutes } from './engine/nudges/nudgeRoutes';
+import { notStored, onlyJson, ownHost, sameOrigin } from './http/ownRequests';
 import { staticApp } from './http/staticApp';
-import { nudgeRoutes } from './nudges/nudgeRoutes';
 import { ProblemError } from './problems/catalogue';
 import { problemHandler } from './problems/problemHandler';
 
@@ -21,6 +21,7 @@ const REQUESTS_PER_MINUTE = 1200;
 export function createApp(context: Context, staticFolder: string | null): Express {
   const app = express();
   app.disable('x-powered-by');
+  if (context.trustProxy !== null) app.set('trust proxy', trusted(context.trustProxy));
   app.use(
     helmet({
       contentSecurityPolicy: {
@@ -42,11 +43,14 @@ export function createApp(context: Context, staticFolder: string | null): Expres
   app.use((req, res, next) => {
     res.on('finish', () => {
       if (req.originalUrl.startsWith('/api/'))
-        context.log.info({ method: req.method, path: req.originalUrl, status: res.statusCode });
+        context.log.info({ method: req.method, path: req.originalUrl.split('?')[0], status: res.statusCode });
     });
     next();
   });
-  app.use(compression({ filter: (req, res) => req.originalUrl !== '/api/nudges' && compression.filter(req, res) }));
+  app.use(ownHost(context.hosts));
+  app.use(
+    compression({ filter: (req, res) => !req.originalUrl.startsWith('/api/nudges') && compression.filter(req, res) }),
+  );
   app.use(
     '/api',
     rateLimit({
@@ -58,7 +62,9 @@ export function createApp(context: Context, staticFolder: string | null): Expres
         throw new ProblemError('too_many');
       },
     }),
+    notStored,
     sameOrigin,
+    onlyJson,
     express.json({ limit: BODY_LIMIT }),
     accountRoutes(context),
     commandRoutes(context),
@@ -72,4 +78,10 @@ export function createApp(context: Context, staticFolder: string | null): Expres
   if (staticFolder !== null) app.use(staticApp(staticFolder));
   app.use(problemHandler(context.log));
   return app;
+}
+
+/** `true`, a number of proxies, or their addresses: what Express takes. */
+function trusted(text: string): boolean | number | string {
+  if (text === 'true' || text === 'false') return text === 'true';
+  return /^\d+$/.test(text) ? Number(text) : text;
 }

@@ -8,7 +8,7 @@ import {
   type LotFields,
   type Op,
 } from '@ours/core';
-import type { CommandAnswer, ChangePage } from '@ours/contracts';
+import { HOME_HEADER, type CommandAnswer, type ChangePage } from '@ours/contracts';
 import { randomBytes } from 'node:crypto';
 import type { AddressInfo } from 'node:net';
 import pg from 'pg';
@@ -54,17 +54,26 @@ export async function startServer(): Promise<TestServer> {
 
 export class Caller {
   cookie = '';
+  /** The home that requests name. */
+  home = '';
   constructor(private readonly base: string) {}
 
   async call(method: string, path: string, body?: unknown, headers: Record<string, string> = {}) {
     const response = await fetch(this.base + path, {
       method,
-      headers: { 'content-type': 'application/json', cookie: this.cookie, ...headers },
+      headers: {
+        ...(body === undefined ? {} : { 'content-type': 'application/json' }),
+        cookie: this.cookie,
+        [HOME_HEADER]: this.home,
+        ...headers,
+      },
       ...(body === undefined ? {} : { body: typeof body === 'string' ? body : JSON.stringify(body) }),
     });
     const set = response.headers.get('set-cookie');
     if (set) this.cookie = set.split(';')[0]!;
     const text = await response.text();
+    const named = /"householdId":"([0-9a-f-]+)"/.exec(text)?.[1];
+    if (named && response.ok && !path.startsWith('/homes')) this.home = named;
     return {
       status: response.status,
       body: (text === '' ? null : JSON.parse(text)) as never,
@@ -89,8 +98,17 @@ export class Caller {
     return (answer.body as { answers: CommandAnswer[] }).answers;
   }
 
+  /** Everything that changed, through all pages. */
   async changes(since = 0): Promise<ChangePage> {
-    return (await this.call('GET', `/changes?since=${since}`)).body;
+    const rows: ChangePage['rows'] = [];
+    for (let cursor: string | null = null; ;) {
+      const page: ChangePage = (
+        await this.call('GET', `/changes?since=${since}${cursor === null ? '' : `&cursor=${cursor}`}`)
+      ).body;
+      rows.push(...page.rows);
+      cursor = page.cursor;
+      if (cursor === null) return { ...page, rows };
+    }
   }
 }
 

@@ -1,12 +1,14 @@
+import type { Role } from '@ours/core';
 import Joi from 'joi';
+import { textSchema } from './schemaOf';
 
 export const PASSWORD_LEAST = 10;
 
 export const signUpSchema = Joi.object<SignUp>({
-  name: Joi.string().trim().min(1).max(80).required().label('Your name'),
+  name: textSchema(1, 80).required().label('Your name'),
   email: Joi.string().trim().email({ tlds: false }).max(200).required().label('E-mail'),
   password: Joi.string().min(PASSWORD_LEAST).max(200).required().label('Password'),
-  householdName: Joi.string().trim().min(1).max(120).label('Name of the home'),
+  householdName: textSchema(1, 120).label('Name of the home'),
   invitation: Joi.string().trim().max(40).label('Invitation code'),
 }).xor('householdName', 'invitation');
 
@@ -36,7 +38,23 @@ export interface Me {
   householdId: string;
   householdName: string;
   isDemo: boolean;
+  role: Role;
+  /** The household's row for this person, when one is linked. */
+  personId: string | null;
 }
+
+/** A home that an account belongs to. */
+export interface HomeView {
+  householdId: string;
+  name: string;
+  role: Role;
+  current: boolean;
+}
+
+/** Every request about a home names it: the answer is 409 when the session is for another one. */
+export const HOME_HEADER = 'nook-household';
+/** And the account that the device believes it is signed in as. */
+export const ACCOUNT_HEADER = 'nook-account';
 
 export interface SessionView {
   id: string;

@@ -1,10 +1,20 @@
-import { ENTITY_KINDS, LEDGER_EVENT_KINDS, type Command, type Refusal, type TaggedRow } from '@ours/core';
+import {
+  entityKinds,
+  LARGEST_QUANTITY_THOUSANDTHS,
+  LEDGER_EVENT_KINDS,
+  MOST_COMMANDS_PER_BATCH,
+  MOST_OPS_PER_COMMAND,
+  type Command,
+  type Refusal,
+  type TaggedRow,
+} from '@ours/core';
 import Joi from 'joi';
-import { changeSchema, createSchema, entityKind, instant, quantity, uuid } from './fields';
+import { changeSchema, createSchema, entityKind, instant, uuid } from './fields';
+import { textSchema } from './schemaOf';
 
-/** More than a person does in one go; keeps a page of the change feed from growing without end. */
-export const MOST_OPS_PER_COMMAND = 500;
-export const MOST_COMMANDS_PER_BATCH = 100;
+const ENTITY_KINDS = entityKinds();
+const quantity = Joi.number().integer().min(0).max(LARGEST_QUANTITY_THOUSANDTHS);
+const signed = Joi.number().integer().min(-LARGEST_QUANTITY_THOUSANDTHS).max(LARGEST_QUANTITY_THOUSANDTHS);
 
 const ledgerEvent = Joi.object({
   id: uuid.required(),
@@ -12,11 +22,11 @@ const ledgerEvent = Joi.object({
   kind: Joi.valid(...LEDGER_EVENT_KINDS).required(),
   quantityThousandths: Joi.when('kind', {
     is: 'voided',
-    then: Joi.number().integer().min(-1e9).max(1e9).required(),
+    then: signed.required(),
     otherwise: quantity.required(),
   }),
   occurredAt: instant.required(),
-  reason: Joi.string().max(200).allow(null).required(),
+  reason: textSchema(0, 200).allow(null).required(),
   voids: Joi.when('kind', { is: 'voided', then: uuid.required(), otherwise: Joi.valid(null).required() }),
 });
 
@@ -65,9 +75,20 @@ export const commandSchema = Joi.object<Command>({
   undoes: uuid.allow(null),
 });
 
-export const commandBatchSchema = Joi.object({
+export const commandBatchSchema = Joi.object<CommandBatch>({
+  now: instant,
+  device: uuid,
   commands: Joi.array().items(commandSchema).min(1).max(MOST_COMMANDS_PER_BATCH).required(),
 });
+
+/** What a device sends. */
+export interface CommandBatch {
+  /** The device's own clock as it sends; what happened is put onto the server's clock by the difference. */
+  now?: string;
+  /** The device, so that what it did keeps its order. */
+  device?: string;
+  commands: Command[];
+}
 
 /** What the server says to one command. */
 export type CommandAnswer =
@@ -75,16 +96,29 @@ export type CommandAnswer =
 
 export interface CommandBatchAnswer {
   answers: CommandAnswer[];
+  /** The server's clock. */
+  now: string;
 }
 
-/** One page of the change feed. `seq` is where to go on from; `more` says that there is another page now. */
+/**
+ * One page of the change feed. `seq` is how far the device is once it has this page; `cursor` is where the next page goes
+ * on, null when this was the last one. A device keeps the cursor, so that a first reading can be interrupted.
+ */
 export interface ChangePage {
   seq: number;
-  more: boolean;
+  cursor: string | null;
+  /** Changes when the server's data was put back from a backup: the device then reads everything anew. */
+  generation: string;
+  /** The server's clock. */
+  now: string;
   rows: TaggedRow[];
 }
 
-export const changesQuerySchema = Joi.object({ since: Joi.number().integer().min(0).default(0) });
+export const changesQuerySchema = Joi.object({
+  since: Joi.number().integer().min(0).default(0),
+  cursor: Joi.string().max(200),
+  household: uuid,
+});
 
 export interface HistoryEntry {
   id: string;
@@ -96,8 +130,8 @@ export interface HistoryEntry {
   undoes: string | null;
   undone: boolean;
   summary: string[];
-  /** What takes it back, ready to be sent with fresh ids; empty when it cannot be. */
-  inverse: Command;
+  /** What takes it back, ready to be sent with fresh ids; null once it is too long ago, without operations when it cannot be. */
+  inverse: Command | null;
 }
 
 /** Checks a value and answers it cleaned, or one clear sentence. */

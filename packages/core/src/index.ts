@@ -1,6 +1,16 @@
-export * from './household/entities';
+export * from './household/registry';
+export * from './household/limits';
+export * from './household/permissions';
+export * from './household/defineEntity';
+export { hasUnwritable, referencesIn, type AnyField, type Field, type FieldSpec, type Holds } from './household/field';
+export { SCHOOLS, SPACE_KINDS } from './spaces/space.entity';
+export { SHELF_KINDS } from './spaces/shelf.entity';
+export { VERDICTS } from './spaces/clearOut.entity';
+export { alignClock, type ClockReading } from './household/alignClock';
+export { describeRefusedOps } from './household/describeCommand';
 export * from './household/command';
 export { applyCommand, type Applied, type RowReader } from './household/applyCommand';
+export { opsElsewhere } from './household/opsElsewhere';
 export { invertCommand } from './household/invertCommand';
 export { describeCommand } from './household/describeCommand';
 export { HouseholdState } from './household/HouseholdState';

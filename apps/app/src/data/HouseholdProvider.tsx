@@ -3,7 +3,8 @@ import { HouseholdState, type Op } from '@ours/core';
 import { useMutation, useQuery, useQueryClient } from '@tanstack/react-query';
 import { createContext, useCallback, useContext, useEffect, useState, type ReactNode } from 'react';
 import { HouseholdStore, type RunOutcome } from './HouseholdStore';
-import { browserPorts, SyncEngine, type Connection } from './SyncEngine';
+import { browserPorts } from './browserPorts';
+import { SyncEngine, type Connection } from './SyncEngine';
 
 export interface Snapshot {
   store: HouseholdStore;
@@ -40,7 +41,7 @@ export function HouseholdProvider({
   const [connection, setConnection] = useState<Connection>('connecting');
   const [engine, setEngine] = useState<SyncEngine | null>(null);
   const [broken, setBroken] = useState(false);
-  const { householdId } = me;
+  const { householdId, accountId, role, personId } = me;
 
   useEffect(() => {
     let opened: HouseholdStore | null = null;
@@ -48,7 +49,9 @@ export function HouseholdProvider({
     let cancelled = false;
     const channel = typeof BroadcastChannel === 'undefined' ? null : new BroadcastChannel(`nook-${householdId}`);
 
-    void HouseholdStore.open(householdId).then(
+    // What is kept here should not be thrown away when the device runs short; a browser may say no.
+    void navigator.storage?.persist?.().catch(() => false);
+    void HouseholdStore.open(householdId, { role: role ?? 'adult', personId: personId ?? null }).then(
       (fresh) => {
         if (cancelled) return fresh.close();
         opened = fresh;
@@ -60,8 +63,13 @@ export function HouseholdProvider({
           if (now !== queued) channel?.postMessage('queue');
           queued = now;
         });
-        sync = new SyncEngine(fresh, browserPorts(householdId), setConnection);
-        if (channel) channel.onmessage = () => void fresh.rereadQueue();
+        const ports = browserPorts({ householdId, accountId }, (message) => channel?.postMessage(message));
+        const engine = new SyncEngine(fresh, ports, setConnection);
+        sync = engine;
+        if (channel) {
+          channel.onmessage = ({ data }: MessageEvent<'queue' | 'nudge'>) =>
+            data === 'nudge' ? engine.wake() : void fresh.rereadQueue();
+        }
         sync.start();
         setEngine(sync);
         setStore(fresh);
@@ -74,7 +82,7 @@ export function HouseholdProvider({
       opened?.close();
       channel?.close();
     };
-  }, [householdId, queries]);
+  }, [householdId, accountId, role, personId, queries]);
 
   const syncNow = useCallback(() => void engine?.sync(), [engine]);
   if (broken) return <>{failed}</>;

@@ -1,8 +1,9 @@
 import 'fake-indexeddb/auto';
-import { planTake, type Op } from '@ours/core';
+import type { ChangePage, CommandAnswer } from '@ours/contracts';
+import { planTake, type Op, type Refusal, type TaggedRow } from '@ours/core';
 import { v7 as uuidv7 } from 'uuid';
-import { forgetDeviceDb } from './deviceDb';
-import { HouseholdStore } from './HouseholdStore';
+import { forgetDeviceDb, openDeviceDb } from './deviceDb';
+import { HouseholdStore, placeThatIsGone } from './HouseholdStore';
 import { ID, lotRow, sampleRows } from './sampleRows.test-support';
 
 const context = () => ({ newId: () => uuidv7(), now: new Date().toISOString(), today: '2026-11-24' });
@@ -11,12 +12,26 @@ const take = (store: HouseholdStore, amount: number): Op[] =>
 const left = (store: HouseholdStore): number => store.state.get('lot', ID.lot)!.quantityThousandths / 1000;
 
 const CELLAR = uuidv7();
+const page = (seq: number, rows: TaggedRow[] = [], more: Partial<ChangePage> = {}): ChangePage => ({
+  seq,
+  cursor: null,
+  generation: 'one',
+  now: new Date().toISOString(),
+  rows,
+  ...more,
+});
+const applied = (store: HouseholdStore, seq: number): CommandAnswer => ({
+  id: store.waiting[0]!.command.id,
+  status: 'applied',
+  seq,
+});
+const refusedWith = (id: string, refusal: Refusal): CommandAnswer => ({ id, status: 'refused', refusal });
 let home = '';
 let store: HouseholdStore;
 beforeEach(async () => {
   home = uuidv7();
   store = await HouseholdStore.open(home);
-  await store.receive({ seq: 1, more: false, rows: sampleRows() });
+  await store.receive(page(1, sampleRows()));
 });
 afterEach(async () => {
   store.close();
@@ -37,12 +52,11 @@ describe('a household on the device', () => {
   it('shows a change at once and keeps it while the server has not numbered it', async () => {
     await store.run('stock_taken', take(store, 4));
     expect(left(store)).toBe(20);
-    await store.receive({ seq: 2, more: false, rows: [{ entity: 'lot', row: lotRow(30, 2) }] });
+    await store.receive(page(2, [{ entity: 'lot', row: lotRow(30, 2) }]));
     expect(left(store)).toBe(26);
-    const [queued] = store.waiting;
-    await store.answer(queued!.at, { seq: 3, refusal: null });
+    await store.answer([applied(store, 3)]);
     expect(left(store)).toBe(26);
-    await store.receive({ seq: 3, more: false, rows: [{ entity: 'lot', row: lotRow(26, 3) }] });
+    await store.receive(page(3, [{ entity: 'lot', row: lotRow(26, 3) }]));
     expect(left(store)).toBe(26);
     expect(store.waiting).toHaveLength(0);
   });
@@ -50,15 +64,16 @@ describe('a household on the device', () => {
   it('puts back what the server refuses and keeps the command until it is dealt with', async () => {
     await store.run('stock_taken', take(store, 4));
     const { at } = store.waiting[0]!;
-    await store.answer(at, { seq: null, refusal: { kind: 'unknown_id', entity: 'lot', id: ID.lot } });
+    const gone: Refusal = { kind: 'unknown_id', entity: 'lot', id: ID.lot };
+    await store.answer([refusedWith(store.waiting[0]!.command.id, gone)]);
     expect(left(store)).toBe(24);
     expect(store.refused).toHaveLength(1);
     const first = store.refused[0]!.command.id;
-    await store.settle(at, 'retry');
+    await store.settle(at, { how: 'retry' });
     expect(left(store)).toBe(20);
     expect(store.waiting[0]!.command.id).not.toBe(first);
-    await store.answer(at, { seq: null, refusal: { kind: 'unknown_id', entity: 'lot', id: ID.lot } });
-    await store.settle(at, 'drop');
+    await store.answer([refusedWith(store.waiting[0]!.command.id, gone)]);
+    await store.settle(at, { how: 'drop' });
     expect(store.refused).toHaveLength(0);
     expect(left(store)).toBe(24);
   });
@@ -82,10 +97,8 @@ describe('a household on the device', () => {
   it('forgets a new row when its command is dropped', async () => {
     await store.run('room_added', [{ op: 'create', entity: 'room', id: CELLAR, fields: { name: 'Cellar', sort: 1 } }]);
     expect(store.state.get('room', CELLAR)).toBeDefined();
-    await store.answer(store.waiting[0]!.at, {
-      seq: null,
-      refusal: { kind: 'id_taken', entity: 'room', id: CELLAR },
-    });
+    const taken: Refusal = { kind: 'id_taken', entity: 'room', id: CELLAR };
+    await store.answer([refusedWith(store.waiting[0]!.command.id, taken)]);
     expect(store.state.get('room', CELLAR)).toBeUndefined();
   });
 
@@ -105,5 +118,132 @@ describe('a household on the device', () => {
     stop();
     await store.run('stock_taken', take(store, 1));
     expect(heard).toBe(1);
+  });
+
+  it('shows nothing that it could not keep, and says so', async () => {
+    const db = await openDeviceDb(home);
+    db.close();
+    await forgetDeviceDb(home);
+    expect(store.isLost).toBe(true);
+    expect(await store.run('stock_taken', take(store, 4))).toEqual({ ok: false, refusal: { kind: 'not_kept' } });
+    expect(left(store)).toBe(24);
+    expect(store.waiting).toHaveLength(0);
+  });
+
+  it('a change of another tab while the queue is read is not lost', async () => {
+    const other = await HouseholdStore.open(home);
+    await Promise.all([
+      store.run('stock_taken', take(store, 1)),
+      other.run('stock_taken', take(other, 2)),
+      store.rereadQueue(),
+      store.run('stock_taken', take(store, 3)),
+      other.rereadQueue(),
+    ]);
+    await Promise.all([store.rereadQueue(), other.rereadQueue()]);
+    expect([left(store), left(other)]).toEqual([18, 18]);
+    expect(store.waiting).toHaveLength(3);
+    other.close();
+  });
+
+  it('answers to a batch are stored together, and a taken-back command that was refused leaves with its undo', async () => {
+    const done = await store.run('stock_taken', take(store, 4));
+    if (!done.ok) throw new Error('refused');
+    await store.run('undone', done.undo.ops, done.undo.undoes);
+    const [first, second] = store.waiting.map(({ command }) => command.id);
+    await store.answer([
+      refusedWith(first!, { kind: 'retired', entity: 'bin', id: ID.bin }),
+      refusedWith(second!, { kind: 'undoes_nothing', id: first! }),
+    ]);
+    expect([store.waiting.length, store.refused.length, left(store)]).toEqual([0, 0, 24]);
+    store.close();
+    store = await HouseholdStore.open(home);
+    expect(store.refused).toHaveLength(0);
+  });
+
+  it('data put back from a backup: reads anew and sends again what it had sent', async () => {
+    await store.run('stock_taken', take(store, 4));
+    const { id } = store.waiting[0]!.command;
+    await store.answer([applied(store, 2)]);
+    await store.receive(page(2, [{ entity: 'lot', row: lotRow(20, 2) }]));
+    expect(store.waiting).toHaveLength(0);
+    await store.receive(page(1, [], { generation: 'two' }));
+    expect([store.seq, store.state.get('lot', ID.lot)]).toEqual([0, undefined]);
+    await store.receive(page(1, sampleRows(), { generation: 'two' }));
+    expect(store.waiting.map(({ command }) => command.id)).toEqual([id]);
+    expect(left(store)).toBe(20);
+  });
+
+  it('a first reading that was interrupted goes on where it was', async () => {
+    const fresh = uuidv7();
+    const device = await HouseholdStore.open(fresh);
+    const [one, ...rest] = sampleRows();
+    await device.receive(page(0, [one!], { cursor: '1.1.0.x' }));
+    device.close();
+    const again = await HouseholdStore.open(fresh);
+    expect(again.feed).toEqual({ seq: 0, cursor: '1.1.0.x', generation: 'one' });
+    await again.receive(page(1, rest));
+    expect([again.seq, left(again)]).toEqual([1, 24]);
+    again.close();
+    await forgetDeviceDb(fresh);
+  });
+
+  it('rows of a kind and fields it does not know are kept, and shown once it does', async () => {
+    const heirloom = { entity: 'heirloom', row: { id: uuidv7(), seq: 2, retired: false, worth: 3 } };
+    const bin = store.state.get('bin', ID.bin)!;
+    const newer = { entity: 'bin', row: { ...bin, seq: 2, scent: 'cedar' } };
+    await store.receive(page(2, [heirloom, newer] as unknown as TaggedRow[]));
+    await store.run('bin_renamed', [{ op: 'change', entity: 'bin', id: ID.bin, fields: { name: 'lamps' } }]);
+    expect(store.state.get('bin', ID.bin)).toMatchObject({ name: 'lamps', scent: 'cedar' });
+    const db = await openDeviceDb(home);
+    expect(await db.get('rows', ['heirloom', heirloom.row.id])).toEqual(heirloom);
+    expect(await db.get('rows', ['bin', ID.bin])).toEqual(newer);
+    db.close();
+  });
+
+  it('a page that another tab has overtaken does not bring old rows back', async () => {
+    await store.receive(page(5, [{ entity: 'lot', row: lotRow(10, 5) }]));
+    await store.receive(page(3, [{ entity: 'lot', row: lotRow(15, 3) }]));
+    expect(left(store)).toBe(10);
+    store.close();
+    store = await HouseholdStore.open(home);
+    expect([store.seq, left(store)]).toEqual([5, 10]);
+  });
+
+  it('a clock that is three days behind: a taking counts here as it will on the server', async () => {
+    const now = Date.now();
+    const counted = {
+      ...lotRow(10, 2),
+      countedAt: { occurredAt: new Date(now + 3 * 86_400_000).toISOString(), id: 'x' },
+    };
+    await store.receive(page(2, [{ entity: 'lot', row: counted }]));
+    store.noteClock(new Date(now + 3 * 86_400_000 + 60_000).toISOString(), now);
+    await store.run('stock_taken', take(store, 4));
+    expect(left(store)).toBe(6);
+  });
+
+  it('a refused line can be meant for another place', async () => {
+    await store.run('stock_put_in', [
+      {
+        op: 'event',
+        event: {
+          id: uuidv7(),
+          lotId: ID.lot,
+          kind: 'put_in',
+          quantityThousandths: 3000,
+          occurredAt: new Date().toISOString(),
+          reason: null,
+          voids: null,
+        },
+      },
+    ]);
+    const { id } = store.waiting[0]!.command;
+    const bin = store.state.get('bin', ID.bin)!;
+    await store.receive(page(2, [{ entity: 'bin', row: { ...bin, seq: 2, retired: true } }]));
+    await store.answer([refusedWith(id, { kind: 'retired', entity: 'bin', id: ID.bin })]);
+    const [queued] = store.refused;
+    expect(placeThatIsGone(store.state, queued!.refusal)).toBe(ID.bin);
+    await store.settle(queued!.at, { how: 'elsewhere', nookId: ID.shelf });
+    expect(store.waiting.map(({ command }) => command.id)).not.toContain(id);
+    expect(store.state.lotsIn(ID.shelf).map((lot) => lot.quantityThousandths)).toEqual([3000]);
   });
 });

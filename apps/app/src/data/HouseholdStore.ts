@@ -1,59 +1,104 @@
-import { check, commandSchema, type ChangePage } from '@ours/contracts';
+import { check, commandSchema, type ChangePage, type CommandAnswer } from '@ours/contracts';
 import {
+  alignClock,
   applyCommand,
   HouseholdFinder,
   HouseholdState,
   invertCommand,
+  opsElsewhere,
+  type Actor,
   type Command,
   type Op,
   type Refusal,
   type TaggedRow,
 } from '@ours/core';
 import { v7 as uuidv7 } from 'uuid';
-import { openDeviceDb, readStored, storePage, type DeviceDb, type QueuedCommand } from './deviceDb';
+import {
+  openDeviceDb,
+  readStored,
+  START,
+  startAnew,
+  storePage,
+  storeQueued,
+  type DeviceDb,
+  type Position,
+  type QueuedCommand,
+} from './deviceDb';
 
-export type RunOutcome =
-  { ok: true; undo: Command } | { ok: false; refusal: Refusal | { kind: 'not_accepted'; detail: string } };
+/** Beyond what core and the wire say: this device could not keep the change. */
+export type AnyRefusal = Refusal | { kind: 'not_kept' };
+export type RunOutcome = { ok: true; undo: Command } | { ok: false; refusal: AnyRefusal };
+export type Settling = { how: 'drop' | 'retry' } | { how: 'elsewhere'; nookId: string };
+
+const ANYBODY: Actor = { role: 'adult', personId: null };
+/** Smaller differences between two clocks are the time a message takes. */
+const CLOCK_TOLERANCE_MS = 2000;
 
 /**
  * One household on this device. `state` is what screens show: the rows the server has numbered, with the waiting
- * commands applied on top. A change touches only the rows it is about, however large the home is.
+ * commands applied on top. A change touches only the rows it is about, however large the home is. Whatever changes the
+ * device's data waits its turn, so that nothing reads the queue while it is being written.
  */
 export class HouseholdStore {
-  readonly state = new HouseholdState();
-  readonly finder = new HouseholdFinder(this.state);
-  private readonly numbered = new HouseholdState();
+  state = new HouseholdState();
+  finder = new HouseholdFinder(this.state);
+  private numbered = new HouseholdState();
   private overlaid = new Map<string, TaggedRow>();
   private queue: QueuedCommand[] = [];
   private readonly listeners = new Set<() => void>();
-  private seqSeen = 0;
+  private position: Position = START;
   private versionSeen = 0;
+  private clockOffsetMs = 0;
+  private turn: Promise<unknown> = Promise.resolve();
+  /** The browser has taken the data away; what is not kept any more cannot be done. */
+  private lost = false;
+  device = '';
 
   private constructor(
     readonly householdId: string,
-    private readonly db: DeviceDb,
+    private readonly by: Actor,
   ) {}
+  private db!: DeviceDb;
 
   /** Loads everything once; from then on reading is from memory. */
-  static async open(householdId: string): Promise<HouseholdStore> {
-    const db = await openDeviceDb(householdId);
-    const store = new HouseholdStore(householdId, db);
-    const { rows, queue, seq } = await readStored(db);
-    for (const row of rows) store.putNumbered(row);
-    store.seqSeen = seq;
-    store.queue = queue;
-    store.replay();
+  static async open(householdId: string, by: Actor = ANYBODY): Promise<HouseholdStore> {
+    const store = new HouseholdStore(householdId, by);
+    store.db = await openDeviceDb(householdId, () => {
+      store.lost = true;
+      store.tell();
+    });
+    await store.load();
     return store;
+  }
+
+  private async load(): Promise<void> {
+    const { rows, queue, position, device, clockOffsetMs } = await readStored(this.db);
+    this.state = new HouseholdState();
+    this.finder = new HouseholdFinder(this.state);
+    this.numbered = new HouseholdState();
+    this.overlaid = new Map();
+    for (const row of rows) this.putNumbered(row);
+    Object.assign(this, { position, queue, device, clockOffsetMs });
+    this.replay();
   }
 
   /** The last change number this device has. */
   get seq(): number {
-    return this.seqSeen;
+    return this.position.seq;
+  }
+
+  /** Where the feed goes on: what to ask for next. */
+  get feed(): Position {
+    return this.position;
   }
 
   /** Grows with every change; screens compare it. */
   get version(): number {
     return this.versionSeen;
+  }
+
+  get isLost(): boolean {
+    return this.lost;
   }
 
   get waiting(): readonly QueuedCommand[] {
@@ -69,68 +114,129 @@ export class HouseholdStore {
     return () => this.listeners.delete(listener);
   }
 
-  /** Applies a command here and now and puts it in the queue; answers the command that takes it back. */
-  async run(intent: string, ops: Op[], undoes: string | null = null): Promise<RunOutcome> {
-    const now = new Date().toISOString();
-    const command: Command = { id: uuidv7(), intent, occurredAt: now, ops, undoes };
-    const checked = check(commandSchema, command);
-    if (!checked.ok) return { ok: false, refusal: { kind: 'not_accepted', detail: checked.problem } };
-    const applied = applyCommand(this.state, command, 0);
-    if (!applied.ok) return { ok: false, refusal: applied.refusal };
-    const undo = invertCommand(this.state, command, { newId: () => uuidv7(), now });
-    // The fraction keeps two tabs of one device from choosing the same key in the same millisecond.
-    const at = Math.max(Date.now(), Math.ceil((this.queue.at(-1)?.at ?? 0) + 1)) + Math.random() * 0.9;
-    const queued: QueuedCommand = { at, command, seq: null, refusal: null };
-    this.queue.push(queued);
-    this.overlay(applied.changed);
-    this.tell();
-    await this.db.put('queue', queued);
-    return { ok: true, undo };
+  /** Notes how far this device's clock is from the server's. */
+  noteClock(serverNow: string, deviceNowMs: number): void {
+    const off = Date.parse(serverNow) - deviceNowMs;
+    const offset = Math.abs(off) > CLOCK_TOLERANCE_MS ? off : 0;
+    if (Math.abs(offset - this.clockOffsetMs) <= CLOCK_TOLERANCE_MS) return;
+    this.clockOffsetMs = offset;
+    void this.inTurn(async () => {
+      await this.db.put('meta', offset, 'clockOffsetMs');
+      this.replay();
+    });
+  }
+
+  /**
+   * Keeps a command on this device, then shows what it does; answers the command that takes it back. When it cannot be
+   * kept, nothing has happened.
+   */
+  run(intent: string, ops: Op[], undoes: string | null = null): Promise<RunOutcome> {
+    return this.inTurn(async () => {
+      const now = new Date().toISOString();
+      const command: Command = { id: uuidv7(), intent, occurredAt: now, ops, undoes };
+      const checked = check(commandSchema, command);
+      if (!checked.ok) return { ok: false, refusal: { kind: 'not_accepted', detail: checked.problem } };
+      const applied = this.apply(command);
+      if (!applied.ok) return { ok: false, refusal: applied.refusal };
+      const undo = invertCommand(this.state, command, { newId: () => uuidv7(), now });
+      // The fraction keeps two tabs of one device from choosing the same key in the same millisecond.
+      const at = Math.max(Date.now(), Math.ceil((this.queue.at(-1)?.at ?? 0) + 1)) + Math.random() * 0.9;
+      const queued: QueuedCommand = { at, command, seq: null, refusal: null };
+      try {
+        await this.db.put('queue', queued);
+      } catch {
+        return { ok: false, refusal: { kind: 'not_kept' } };
+      }
+      this.queue.push(queued);
+      this.overlay(applied.changed);
+      this.tell();
+      return { ok: true, undo };
+    });
   }
 
   /** Takes in a page of the feed. Commands it contains are no longer waiting. */
-  async receive(page: ChangePage): Promise<void> {
-    const done = this.queue.filter((queued) => queued.seq !== null && queued.seq <= page.seq).map(({ at }) => at);
-    await storePage(this.db, page.rows, page.seq, done);
-    for (const row of page.rows) this.putNumbered(row);
-    this.seqSeen = page.seq;
-    this.queue = this.queue.filter(({ at }) => !done.includes(at));
-    if (page.rows.length > 0 || done.length > 0) this.replay();
-    this.tell();
+  receive(page: ChangePage): Promise<void> {
+    return this.inTurn(async () => {
+      const known = this.position.generation;
+      if (known !== null && known !== page.generation) {
+        await startAnew(this.db);
+        await this.load();
+        return this.tell();
+      }
+      const seq = page.cursor === null ? page.seq : this.position.seq;
+      const position: Position = { seq, cursor: page.cursor, generation: page.generation };
+      const done = this.queue.filter((queued) => queued.seq !== null && queued.seq <= seq);
+      await storePage(this.db, page, position, done);
+      for (const row of page.rows) this.putNumbered(row);
+      this.position = position;
+      this.queue = this.queue.filter((queued) => !done.includes(queued));
+      if (page.rows.length > 0 || done.length > 0) this.replay();
+      this.tell();
+    });
   }
 
-  /** Notes what the server said to a queued command. */
-  async answer(at: number, answer: Pick<QueuedCommand, 'seq' | 'refusal'>): Promise<void> {
-    const queued = this.queue.find((one) => one.at === at);
-    if (!queued) return;
-    Object.assign(queued, answer);
-    await this.db.put('queue', queued);
-    if (answer.refusal !== null) this.replay();
-    this.tell();
+  /** Notes what the server said to a batch of queued commands: stored at once, shown at once. */
+  answer(answers: readonly CommandAnswer[]): Promise<void> {
+    return this.inTurn(async () => {
+      const byId = new Map(this.queue.map((queued) => [queued.command.id, queued]));
+      const changed: QueuedCommand[] = [];
+      const dropped = new Set<QueuedCommand>();
+      for (const answer of answers) {
+        const queued = byId.get(answer.id);
+        if (!queued) continue;
+        if (answer.status === 'applied') Object.assign(queued, { seq: answer.seq, refusal: null });
+        else Object.assign(queued, { seq: null, refusal: answer.refusal });
+        changed.push(queued);
+        // The person has taken back what the server then refused: both are done with.
+        if (queued.refusal?.kind === 'undoes_nothing') {
+          const undone = byId.get(queued.refusal.id);
+          dropped.add(queued);
+          if (undone?.refusal) dropped.add(undone);
+        }
+      }
+      this.queue = this.queue.filter((queued) => !dropped.has(queued));
+      const kept = changed.filter((queued) => !dropped.has(queued));
+      await storeQueued(
+        this.db,
+        kept,
+        [...dropped].map(({ at }) => at),
+      );
+      if (dropped.size > 0 || kept.some(({ refusal }) => refusal !== null)) this.replay();
+      this.tell();
+    });
   }
 
-  /** The person has dealt with a refused command: it goes, or it is tried once more. */
-  async settle(at: number, how: 'drop' | 'retry'): Promise<void> {
-    const queued = this.queue.find((one) => one.at === at);
-    if (!queued) return;
-    if (how === 'drop') {
-      this.queue = this.queue.filter((one) => one !== queued);
-      await this.db.delete('queue', at);
-    } else {
-      // The server remembers its answer by id, so another try is another command.
-      queued.command = { ...queued.command, id: uuidv7() };
-      queued.refusal = null;
-      await this.db.put('queue', queued);
-    }
-    this.replay();
-    this.tell();
+  /** The person has dealt with a refused command: it goes, is tried once more, or is meant for another place. */
+  settle(at: number, settling: Settling): Promise<void> {
+    return this.inTurn(async () => {
+      const queued = this.queue.find((one) => one.at === at);
+      if (!queued) return;
+      if (settling.how === 'drop') {
+        await storeQueued(this.db, [], [at]);
+        this.queue = this.queue.filter((one) => one !== queued);
+      } else {
+        const gone = placeThatIsGone(this.state, queued.refusal);
+        const ops =
+          settling.how === 'elsewhere' && gone !== null
+            ? opsElsewhere(this.state, queued.command, gone, settling.nookId, () => uuidv7())
+            : queued.command.ops;
+        // The server remembers its answer by id, so another try is another command.
+        const again = { ...queued, command: { ...queued.command, ops, id: uuidv7() }, refusal: null };
+        await storeQueued(this.db, [again]);
+        Object.assign(queued, again);
+      }
+      this.replay();
+      this.tell();
+    });
   }
 
   /** Another tab of this app has changed the common queue. */
-  async rereadQueue(): Promise<void> {
-    this.queue = await this.db.getAll('queue');
-    this.replay();
-    this.tell();
+  rereadQueue(): Promise<void> {
+    return this.inTurn(async () => {
+      this.queue = await this.db.getAll('queue');
+      this.replay();
+      this.tell();
+    });
   }
 
   close(): void {
@@ -138,7 +244,27 @@ export class HouseholdStore {
     this.listeners.clear();
   }
 
+  private inTurn<T>(work: () => Promise<T>): Promise<T> {
+    const done = this.turn.then(work, work);
+    this.turn = done.catch(() => undefined);
+    return done;
+  }
+
+  /** What a command does here, at the time at which the server will say that it happened. */
+  private apply(command: Command) {
+    const now = Date.now();
+    const [aligned] = alignClock([command], {
+      deviceNow: new Date(now).toISOString(),
+      receivedAt: new Date(now + this.clockOffsetMs).toISOString(),
+      after: null,
+    });
+    return applyCommand(this.state, aligned!, { seq: 0, by: this.by });
+  }
+
   private putNumbered(tagged: TaggedRow): void {
+    const here = this.numbered.get(tagged.entity, tagged.row.id);
+    // Two tabs read the feed: a page may come after one that another tab was faster with.
+    if (here && here.seq > tagged.row.seq) return;
     this.numbered.put(tagged);
     if (!this.overlaid.has(tagged.row.id)) this.show(tagged);
   }
@@ -168,8 +294,8 @@ export class HouseholdStore {
     }
     this.overlaid = new Map();
     for (const { command, refusal, seq } of this.queue) {
-      if (refusal !== null || (seq !== null && seq <= this.seqSeen)) continue;
-      const applied = applyCommand(this.state, command, 0);
+      if (refusal !== null || (seq !== null && seq <= this.seq)) continue;
+      const applied = this.apply(command);
       if (applied.ok) this.overlay(applied.changed);
     }
   }
@@ -178,4 +304,11 @@ export class HouseholdStore {
     this.versionSeen++;
     for (const listener of this.listeners) listener();
   }
+}
+
+/** The place that a refused command was for and that is no longer there, or null when it was refused for something else. */
+export function placeThatIsGone(state: HouseholdState, refusal: Refusal | null): string | null {
+  if (refusal?.kind === 'retired') return ['space', 'shelf', 'bin'].includes(refusal.entity) ? refusal.id : null;
+  if (refusal?.kind !== 'parent_missing' || !['lot', 'line'].includes(refusal.entity)) return null;
+  return state.get('item', refusal.parentId) === undefined ? refusal.parentId : null;
 }

@@ -1,44 +1,77 @@
 import type { Me } from '@ours/contracts';
 import { useQueryClient } from '@tanstack/react-query';
 import { createContext, useCallback, useContext, useEffect, useMemo, useState, type ReactNode } from 'react';
-import { api } from './api';
+import { api, ProblemAnswer } from './api';
 import { forgetDeviceDb } from './deviceDb';
-import { rememberedMe, rememberMe } from './identity';
+import { onOtherTabsMe, oweSignOut, rememberedMe, rememberMe, signOutIsOwed } from './identity';
 
 interface Session {
   /** undefined while nobody knows yet. */
   me: Me | null | undefined;
   signedIn: (me: Me) => void;
   signOut: () => Promise<void>;
+  /** Asks the server who this browser is signed in as now, and goes there. */
+  checkMe: () => Promise<void>;
 }
 
 const SessionContext = createContext<Session | null>(null);
 
+/** Tells the server that this browser signed out, if it does not know yet. Answers whether it is settled. */
+async function settleSignOut(): Promise<boolean> {
+  if (!signOutIsOwed()) return true;
+  try {
+    await api('DELETE', '/sessions/current');
+  } catch (error) {
+    // An answer means that the session has ended already; no answer, that it is still owed.
+    if (!(error instanceof ProblemAnswer)) return false;
+  }
+  oweSignOut(false);
+  return true;
+}
+
 /** Who is signed in on this device. Known at once from the last time, checked with the server when it can be reached. */
 export function SessionProvider({ children }: { children: ReactNode }) {
-  const [me, setMe] = useState<Me | null | undefined>(() => rememberedMe() ?? undefined);
+  const [me, setMe] = useState<Me | null | undefined>(() => rememberedMe() ?? (signOutIsOwed() ? null : undefined));
   const queries = useQueryClient();
 
   const signedIn = useCallback((next: Me) => {
+    // Signing in has ended the former session on the server.
+    oweSignOut(false);
     rememberMe(next);
     setMe(next);
   }, []);
 
-  useEffect(() => {
+  const checkMe = useCallback(async () => {
+    if (!(await settleSignOut())) return;
     // Without a line, or once the session has ended, the device goes on with whom it knows; nothing is lost by that.
-    api<Me>('GET', '/me').then(signedIn, () => setMe((known) => known ?? null));
+    await api<Me>('GET', '/me').then(signedIn, () => setMe((known) => known ?? null));
   }, [signedIn]);
+
+  useEffect(() => {
+    void checkMe();
+    const online = (): void => void settleSignOut();
+    window.addEventListener('online', online);
+    // Another tab signed out: this one has nobody any more. One that signed in is noticed when the server says so.
+    const stop = onOtherTabsMe((other) => {
+      if (other === null) setMe(null);
+    });
+    return () => {
+      window.removeEventListener('online', online);
+      stop();
+    };
+  }, [checkMe]);
 
   const signOut = useCallback(async () => {
     const leaving = rememberedMe();
-    await api('DELETE', '/sessions/current').catch(() => undefined);
+    oweSignOut(true);
     rememberMe(null);
     setMe(null);
     queries.clear();
+    await settleSignOut();
     if (leaving) await forgetDeviceDb(leaving.householdId);
   }, [queries]);
 
-  const value = useMemo(() => ({ me, signedIn, signOut }), [me, signedIn, signOut]);
+  const value = useMemo(() => ({ me, signedIn, signOut, checkMe }), [me, signedIn, signOut, checkMe]);
   return <SessionContext.Provider value={value}>{children}</SessionContext.Provider>;
 }
 

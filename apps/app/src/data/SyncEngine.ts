@@ -1,37 +1,54 @@
-import type { ChangePage, CommandBatchAnswer } from '@ours/contracts';
-import { api, ProblemAnswer } from './api';
-import type { QueuedCommand } from './deviceDb';
+import type { ChangePage, CommandAnswer, CommandBatch, CommandBatchAnswer } from '@ours/contracts';
+import { MOST_COMMANDS_PER_BATCH } from '@ours/core';
+import { ProblemAnswer, Unreachable } from './api';
 import type { HouseholdStore } from './HouseholdStore';
+import type { QueuedCommand, Position } from './deviceDb';
 
-export type Connection = 'connecting' | 'online' | 'offline' | 'signed_out';
+/**
+ * How it is with the server. `online` is only said while the last contact is younger than a minute; `other_home`: this
+ * browser is signed in as somebody else or to another home; `stuck`: the server sends pages that lead nowhere.
+ */
+export type Connection = 'connecting' | 'online' | 'offline' | 'signed_out' | 'other_home' | 'stuck';
+const ENDED: readonly Connection[] = ['signed_out', 'other_home', 'stuck'];
 
-const BATCH = 50;
+const MOST_OPS_PER_BATCH = 1500;
 const FIRST_RETRY_MS = 1000;
 const LONGEST_RETRY_MS = 30_000;
+/** How long "all saved" is believed without hearing from the server, and how often it is asked. */
+const BELIEVED_MS = 60_000;
+const ASK_EVERY_MS = 45_000;
+const MOST_PAGES = 10_000;
 
 export interface SyncPorts {
-  pull: (since: number) => Promise<ChangePage>;
-  send: (commands: QueuedCommand['command'][]) => Promise<CommandBatchAnswer>;
-  /** Calls back on each nudge and whenever the connection comes or goes; answers how to stop. */
-  listen: (onNudge: () => void, onConnection: (open: boolean) => void) => () => void;
+  pull: (from: Position) => Promise<ChangePage>;
+  send: (batch: CommandBatch) => Promise<CommandBatchAnswer>;
+  /** Calls back on each nudge, when the line comes back and when the page is looked at again; answers how to stop. */
+  listen: (onNudge: () => void, onOffline: () => void) => () => void;
   /** One tab at a time sends. */
   exclusively: (work: () => Promise<void>) => Promise<void>;
 }
 
-/** Sends what waits, in order, and follows the feed: at start, at each nudge, and when the line comes back. */
+class NoProgress extends Error {}
+
+/** Sends what waits, in order, and follows the feed: at start, at each nudge, every 45 seconds, when the line is back. */
 export class SyncEngine {
   private connectionNow: Connection = 'connecting';
   private running: Promise<void> | null = null;
   private again = false;
   private retryMs = FIRST_RETRY_MS;
   private timer: ReturnType<typeof setTimeout> | null = null;
+  private clock: ReturnType<typeof setInterval> | null = null;
   private stopListening: (() => void) | null = null;
   private stopped = false;
+  private heardAt = -Infinity;
+  /** Commands that the server failed at once; the second time they are put aside. */
+  private readonly failedOnce = new Set<string>();
 
   constructor(
     private readonly store: HouseholdStore,
     private readonly ports: SyncPorts,
     private readonly onConnection: (connection: Connection) => void,
+    private readonly now: () => number = () => Date.now(),
   ) {}
 
   get connection(): Connection {
@@ -40,12 +57,12 @@ export class SyncEngine {
 
   start(): void {
     this.stopListening = this.ports.listen(
-      () => void this.sync(),
-      (open) => {
-        if (open) void this.sync();
-        else if (this.connectionNow !== 'signed_out') this.setConnection('offline');
+      () => this.wake(),
+      () => {
+        if (!ENDED.includes(this.connectionNow)) this.setConnection('offline');
       },
     );
+    this.clock = setInterval(() => this.look(), 5000);
     void this.sync();
   }
 
@@ -53,6 +70,23 @@ export class SyncEngine {
     this.stopped = true;
     this.stopListening?.();
     if (this.timer) clearTimeout(this.timer);
+    if (this.clock) clearInterval(this.clock);
+  }
+
+  /** Something happened that makes asking worth while. What was believed a while ago is doubted until the answer is there. */
+  wake(): void {
+    this.doubt();
+    void this.sync();
+  }
+
+  private look(): void {
+    this.doubt();
+    const idle = !this.running && !this.timer && !ENDED.includes(this.connectionNow);
+    if (idle && this.now() - this.heardAt > ASK_EVERY_MS) void this.sync();
+  }
+
+  private doubt(): void {
+    if (this.connectionNow === 'online' && this.now() - this.heardAt > BELIEVED_MS) this.setConnection('connecting');
   }
 
   /** One round at a time; asked for in the middle of one, another follows. */
@@ -74,14 +108,19 @@ export class SyncEngine {
   private async round(): Promise<void> {
     if (this.stopped) return;
     if (this.timer) clearTimeout(this.timer);
+    this.timer = null;
     try {
       await this.ports.exclusively(() => this.sendWaiting());
       await this.pullAll();
+      // A home that was put back from a backup has made what was sent wait again.
+      if (this.store.waiting.length > 0) this.again = true;
       this.retryMs = FIRST_RETRY_MS;
+      this.heardAt = this.now();
       this.setConnection('online');
     } catch (error) {
-      if (error instanceof ProblemAnswer && error.problem.code === 'not_signed_in')
-        return this.setConnection('signed_out');
+      if (this.stopped) return;
+      const ended = endOf(error);
+      if (ended) return this.setConnection(ended);
       this.setConnection('offline');
       this.timer = setTimeout(() => void this.sync(), this.retryMs);
       this.retryMs = Math.min(this.retryMs * 2, LONGEST_RETRY_MS);
@@ -89,42 +128,71 @@ export class SyncEngine {
   }
 
   private async sendWaiting(): Promise<void> {
-    for (let batch = this.store.waiting.slice(0, BATCH); batch.length > 0; batch = this.store.waiting.slice(0, BATCH)) {
+    for (let batch = this.nextBatch(); batch.length > 0 && !this.stopped; batch = this.nextBatch()) {
       await this.sendBatch(batch);
     }
   }
 
-  /** A batch that is not accepted as a whole is sent one by one, so that one bad command does not hold up the rest. */
+  private nextBatch(): QueuedCommand[] {
+    let ops = 0;
+    const fits = (queued: QueuedCommand, at: number): boolean => {
+      ops += queued.command.ops.length;
+      return at === 0 || ops <= MOST_OPS_PER_BATCH;
+    };
+    const { waiting } = this.store;
+    const end = waiting.slice(0, MOST_COMMANDS_PER_BATCH).findIndex((queued, at) => !fits(queued, at));
+    return waiting.slice(0, end === -1 ? MOST_COMMANDS_PER_BATCH : end);
+  }
+
+  /** A batch that is not taken as a whole is sent one by one, so that one bad command does not hold up the rest. */
   private async sendBatch(batch: readonly QueuedCommand[]): Promise<void> {
     try {
-      const { answers } = await this.ports.send(batch.map(({ command }) => command));
-      for (const answer of answers) {
-        const queued = batch.find(({ command }) => command.id === answer.id);
-        if (!queued) continue;
-        await this.store.answer(
-          queued.at,
-          answer.status === 'applied' ? { seq: answer.seq, refusal: null } : { seq: null, refusal: answer.refusal },
-        );
-      }
+      const before = this.now();
+      const commands = batch.map(({ command }) => command);
+      const { answers, now } = await this.ports.send({
+        now: new Date(before).toISOString(),
+        device: this.store.device,
+        commands,
+      });
+      this.store.noteClock(now, (before + this.now()) / 2);
+      await this.store.answer(answers);
     } catch (error) {
-      const refusedAsWhole = error instanceof ProblemAnswer && [400, 413].includes(error.problem.status);
-      if (!refusedAsWhole) throw error;
+      if (!(error instanceof ProblemAnswer) || endOf(error) || error.problem.status === 429) throw error;
       if (batch.length > 1) {
         for (const one of batch) await this.sendBatch([one]);
         return;
       }
-      await this.store.answer(batch[0]!.at, {
-        seq: null,
-        refusal: { kind: 'not_accepted', detail: error.problem.detail },
-      });
+      await this.putAside(batch[0]!, error);
     }
   }
 
+  /** A command that the server cannot take is tried once more, then it waits for its person; the rest goes on. */
+  private async putAside({ command }: QueuedCommand, { problem }: ProblemAnswer): Promise<void> {
+    const certain = problem.status === 400 || problem.status === 413 || problem.status === 415;
+    if (!certain && !this.failedOnce.has(command.id)) {
+      this.failedOnce.add(command.id);
+      throw new Unreachable('The server failed; it is asked once more.');
+    }
+    const answer: CommandAnswer = {
+      id: command.id,
+      status: 'refused',
+      refusal: { kind: 'not_accepted', detail: problem.detail },
+    };
+    await this.store.answer([answer]);
+  }
+
   private async pullAll(): Promise<void> {
-    for (let more = true; more;) {
-      const page = await this.ports.pull(this.store.seq);
+    for (let pages = 0; !this.stopped; pages++) {
+      const before = this.now();
+      const from = this.store.feed;
+      const page = await this.ports.pull(from);
+      if (this.stopped) return;
+      const anew = from.generation !== null && from.generation !== page.generation;
+      const stands = page.cursor !== null && (page.cursor === from.cursor || page.rows.length === 0);
+      if (stands || pages > MOST_PAGES) throw new NoProgress();
+      this.store.noteClock(page.now, (before + this.now()) / 2);
       await this.store.receive(page);
-      more = page.more;
+      if (page.cursor === null && !anew) return;
     }
   }
 
@@ -135,29 +203,10 @@ export class SyncEngine {
   }
 }
 
-/** The ports of a browser: fetch, server-sent events, Web Locks. */
-export function browserPorts(householdId: string): SyncPorts {
-  return {
-    pull: (since) => api('GET', `/changes?since=${since}`),
-    send: (commands) => api('POST', '/commands', { commands }),
-    listen(onNudge, onConnection) {
-      const source = new EventSource('/api/nudges');
-      source.onmessage = onNudge;
-      source.onopen = () => onConnection(true);
-      source.onerror = () => onConnection(false);
-      const online = (): void => onConnection(true);
-      const offline = (): void => onConnection(false);
-      window.addEventListener('online', online);
-      window.addEventListener('offline', offline);
-      return () => {
-        source.close();
-        window.removeEventListener('online', online);
-        window.removeEventListener('offline', offline);
-      };
-    },
-    exclusively: async (work) => {
-      if (!('locks' in navigator)) return work();
-      await navigator.locks.request(`nook-send-${householdId}`, work);
-    },
-  };
+/** Errors after which going on makes no sense. */
+function endOf(error: unknown): Connection | null {
+  if (error instanceof NoProgress) return 'stuck';
+  if (!(error instanceof ProblemAnswer)) return null;
+  if (error.problem.code === 'not_signed_in') return 'signed_out';
+  return error.problem.code === 'other_home' ? 'other_home' : null;
 }

@@ -1,6 +1,6 @@
-import type { Problem } from '@ours/contracts';
+import { HOME_HEADER, ACCOUNT_HEADER, type Me, type Problem } from '@ours/contracts';
 
-/** The server could not be reached at all: the device goes on by itself. */
+/** The server could not be reached, or cannot answer now: the device goes on by itself. */
 export class Unreachable extends Error {}
 
 /** The server answered with a problem document; screens branch on `code`. */
@@ -11,25 +11,42 @@ export class ProblemAnswer extends Error {
 }
 
 const PATIENCE_MS = 20_000;
+/** Answers that say "not now". Every other answer is one. */
+const NOT_NOW = new Set([502, 503, 504]);
+
+/** Which home and account a request is for; the server answers 409 when the session is another one's. */
+export type About = Pick<Me, 'householdId' | 'accountId'>;
 
 /** One JSON call to the server this app came from. */
-export async function api<T>(method: 'GET' | 'POST' | 'DELETE', path: string, body?: unknown): Promise<T> {
+export async function api<T>(
+  method: 'GET' | 'POST' | 'DELETE',
+  path: string,
+  body?: unknown,
+  about?: About,
+): Promise<T> {
   let response: Response;
+  let text = '';
   try {
     response = await fetch(`/api${path}`, {
       method,
       signal: AbortSignal.timeout(PATIENCE_MS),
-      ...(body === undefined ? {} : { headers: { 'content-type': 'application/json' }, body: JSON.stringify(body) }),
+      headers: {
+        ...(body === undefined ? {} : { 'content-type': 'application/json' }),
+        ...(about ? { [HOME_HEADER]: about.householdId, [ACCOUNT_HEADER]: about.accountId } : {}),
+      },
+      ...(body === undefined ? {} : { body: JSON.stringify(body) }),
     });
+    text = await response.text();
   } catch {
     throw new Unreachable('The server cannot be reached.');
   }
   if (response.status === 204) return undefined as T;
-  const text = await response.text();
+  if (NOT_NOW.has(response.status)) throw new Unreachable('The server cannot answer now.');
   const parsed = parse(text);
   if (response.ok && parsed !== undefined) return parsed as T;
   if (isProblem(parsed)) throw new ProblemAnswer(parsed);
-  throw new Unreachable(`The server answered ${response.status} without saying why.`);
+  const title = `The server answered ${response.status} without saying why`;
+  throw new ProblemAnswer({ type: 'about:blank', title, status: response.status, detail: title, code: 'unknown' });
 }
 
 function parse(text: string): unknown {

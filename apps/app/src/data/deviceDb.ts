@@ -1,76 +1,157 @@
+import type { ChangePage } from '@ours/contracts';
 import type { Command, Refusal, TaggedRow } from '@ours/core';
 import { deleteDB, openDB, type DBSchema, type IDBPDatabase } from 'idb';
+import { v7 as uuidv7 } from 'uuid';
 
 /** Raise when the shape of the stored rows changes: the device then reads everything anew; the queue is kept. */
-const DATA_VERSION = 2;
-const DB_VERSION = 1;
+const DATA_VERSION = 3;
+const DB_VERSION = 2;
+/** What was sent is kept this long, to be sent again to a server that was put back from a backup. */
+const SENT_KEPT_MS = 14 * 86_400_000;
 
 export interface QueuedCommand {
-  /** Order of making. */
+  /** Order of making: milliseconds, with a fraction that keeps two tabs apart. */
   at: number;
   command: Command;
   /** Set once the server has applied it; it leaves the queue when that change has come back in the feed. */
   seq: number | null;
   /** Why the server would not apply it; kept until the person has dealt with it. */
-  refusal: Refusal | { kind: 'not_accepted'; detail: string } | null;
+  refusal: Refusal | null;
 }
 
 interface Shape extends DBSchema {
   rows: { key: [string, string]; value: TaggedRow };
   queue: { key: number; value: QueuedCommand };
+  sent: { key: number; value: QueuedCommand };
   meta: { key: string; value: unknown };
 }
 
 export type DeviceDb = IDBPDatabase<Shape>;
 const nameOf = (householdId: string): string => `nook-${householdId}`;
 
-/** The household's rows on this device, one record each, and the commands that wait to be sent. */
-export async function openDeviceDb(householdId: string): Promise<DeviceDb> {
+/**
+ * The household's rows on this device, one record each, and the commands that wait to be sent.
+ * @param onLost the browser has closed or deleted the data while it was in use
+ */
+export async function openDeviceDb(householdId: string, onLost: () => void = () => undefined): Promise<DeviceDb> {
   const db = await openDB<Shape>(nameOf(householdId), DB_VERSION, {
-    upgrade(fresh) {
-      fresh.createObjectStore('rows');
-      fresh.createObjectStore('queue', { keyPath: 'at' });
-      fresh.createObjectStore('meta');
+    upgrade(fresh, from) {
+      if (from < 1) {
+        fresh.createObjectStore('rows');
+        fresh.createObjectStore('queue', { keyPath: 'at' });
+        fresh.createObjectStore('meta');
+      }
+      if (from < 2) fresh.createObjectStore('sent', { keyPath: 'at' });
     },
+    // Another tab signs out or has a newer version of the app: it must not have to wait for this one.
+    blocking(_current, _blocked, event) {
+      (event.target as IDBDatabase).close();
+      onLost();
+    },
+    terminated: onLost,
   });
-  if ((await db.get('meta', 'dataVersion')) !== DATA_VERSION) {
-    await db.clear('rows');
-    await db.put('meta', 0, 'seq');
-    await db.put('meta', DATA_VERSION, 'dataVersion');
-  }
+  if ((await db.get('meta', 'dataVersion')) !== DATA_VERSION) await forgetRows(db);
+  if ((await db.get('meta', 'device')) === undefined) await db.put('meta', uuidv7(), 'device');
   return db;
 }
 
 export const forgetDeviceDb = (householdId: string): Promise<void> => deleteDB(nameOf(householdId));
 
+/** Where this device is in the feed. */
+export interface Position {
+  seq: number;
+  cursor: string | null;
+  generation: string | null;
+}
+export const START: Position = { seq: 0, cursor: null, generation: null };
+
 export interface StoredHousehold {
   rows: TaggedRow[];
   queue: QueuedCommand[];
-  seq: number;
+  position: Position;
+  device: string;
+  clockOffsetMs: number;
 }
 
 export async function readStored(db: DeviceDb): Promise<StoredHousehold> {
   const tx = db.transaction(['rows', 'queue', 'meta']);
-  const [rows, queue, seq] = await Promise.all([
+  const meta = tx.objectStore('meta');
+  const [rows, queue, position, device, offset] = await Promise.all([
     tx.objectStore('rows').getAll(),
     tx.objectStore('queue').getAll(),
-    tx.objectStore('meta').get('seq'),
+    meta.get('position'),
+    meta.get('device'),
+    meta.get('clockOffsetMs'),
   ]);
-  return { rows, queue, seq: Number(seq ?? 0) };
+  return {
+    rows,
+    queue,
+    position: (position as Position | undefined) ?? START,
+    device: device as string,
+    clockOffsetMs: Number(offset ?? 0),
+  };
 }
 
-/** Stores a page of changes and takes the commands it contains off the queue, all at once. */
+/**
+ * Stores a page of changes and takes the commands it contains off the queue, all at once. A page that another tab of
+ * this browser has overtaken is passed over: its rows would be older than those that are here.
+ */
 export async function storePage(
   db: DeviceDb,
-  rows: readonly TaggedRow[],
-  seq: number,
-  done: readonly number[],
+  page: ChangePage,
+  position: Position,
+  done: readonly QueuedCommand[],
 ): Promise<void> {
-  const tx = db.transaction(['rows', 'queue', 'meta'], 'readwrite');
-  for (const tagged of rows) {
-    void tx.objectStore('rows').put(tagged, [tagged.entity, tagged.row.id]);
+  const tx = db.transaction(['rows', 'queue', 'sent', 'meta'], 'readwrite');
+  const stored = ((await tx.objectStore('meta').get('position')) as Position | undefined) ?? START;
+  const newest = page.rows.reduce((most, { row }) => Math.max(most, row.seq), 0);
+  const overtaken = stored.generation === page.generation && stored.seq > Math.max(newest, position.seq);
+  if (!overtaken) {
+    for (const tagged of page.rows) void tx.objectStore('rows').put(tagged, [tagged.entity, tagged.row.id]);
+    void tx.objectStore('meta').put(position, 'position');
   }
-  for (const at of done) void tx.objectStore('queue').delete(at);
-  void tx.objectStore('meta').put(seq, 'seq');
+  for (const queued of done) {
+    void tx.objectStore('queue').delete(queued.at);
+    void tx.objectStore('sent').put(queued);
+  }
+  if (done.length > 0) void tx.objectStore('sent').delete(IDBKeyRange.upperBound(Date.now() - SENT_KEPT_MS));
+  await tx.done;
+}
+
+/** Notes what the server said to some commands, all at once. */
+export async function storeQueued(
+  db: DeviceDb,
+  changed: readonly QueuedCommand[],
+  dropped: readonly number[] = [],
+): Promise<void> {
+  const tx = db.transaction('queue', 'readwrite');
+  for (const queued of changed) void tx.store.put(queued);
+  for (const at of dropped) void tx.store.delete(at);
+  await tx.done;
+}
+
+/** The rows go, to be read anew; what waits stays. */
+async function forgetRows(db: DeviceDb): Promise<void> {
+  const tx = db.transaction(['rows', 'meta'], 'readwrite');
+  void tx.objectStore('rows').clear();
+  void tx.objectStore('meta').put(START, 'position');
+  void tx.objectStore('meta').put(DATA_VERSION, 'dataVersion');
+  await tx.done;
+}
+
+/**
+ * The server's data is another than the one this device followed: rows go, and what was sent to the former one waits
+ * again. The new one answers what it knows already without doing it twice.
+ */
+export async function startAnew(db: DeviceDb): Promise<void> {
+  const tx = db.transaction(['rows', 'queue', 'sent', 'meta'], 'readwrite');
+  const [sent, queue] = await Promise.all([tx.objectStore('sent').getAll(), tx.objectStore('queue').getAll()]);
+  for (const queued of [...sent, ...queue]) {
+    const waits = { ...queued, seq: null };
+    void tx.objectStore('queue').put(waits);
+  }
+  void tx.objectStore('sent').clear();
+  void tx.objectStore('rows').clear();
+  void tx.objectStore('meta').put(START, 'position');
   await tx.done;
 }

@@ -19,13 +19,16 @@ const me = {
   householdId: ID.home,
   householdName: 'Ferry house',
   isDemo: false,
+  role: 'adult' as const,
+  personId: null,
 };
 
 /** A screen over a real device store with these rows and no line to any server. */
 export async function openWith(screen: ReactElement, rows: TaggedRow[] = measuredRows()): Promise<void> {
   await forgetDeviceDb(ID.home);
   const db = await openDeviceDb(ID.home);
-  await storePage(db, rows, 1, []);
+  const page = { seq: 1, cursor: null, generation: 'one', now: new Date().toISOString(), rows };
+  await storePage(db, page, { seq: 1, cursor: null, generation: 'one' }, []);
   db.close();
   globalThis.fetch = jest.fn(() => Promise.reject(new TypeError('no line'))) as never;
   globalThis.EventSource = class {

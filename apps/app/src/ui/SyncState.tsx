@@ -6,6 +6,9 @@ import { Small } from './Words';
 /** What the header says about saving: all saved, n waiting, n need you. */
 export function syncWords(waiting: number, needYou: number, connection: string): string {
   if (needYou > 0) return needYou === 1 ? '1 needs you' : `${needYou} need you`;
+  if (connection === 'lost') return 'Storage lost';
+  if (connection === 'other_home') return 'Another home';
+  if (connection === 'stuck') return 'Server in trouble';
   if (connection === 'signed_out') return waiting > 0 ? `sign in to send ${waiting}` : 'signed out';
   if (waiting > 0) return `${waiting} waiting`;
   if (connection === 'offline') return 'Offline, all saved here';
@@ -15,11 +18,12 @@ export function syncWords(waiting: number, needYou: number, connection: string):
 export function SyncState() {
   const router = useRouter();
   const { connection } = useHouseholdContext();
-  const { waiting, needYou } = useHousehold(({ store }) => ({
+  const { waiting, needYou, lost } = useHousehold(({ store }) => ({
     waiting: store.waiting.length,
     needYou: store.refused.length,
+    lost: store.isLost,
   }));
-  const words = syncWords(waiting, needYou, connection);
+  const words = syncWords(waiting, needYou, lost ? 'lost' : connection);
   return (
     <XStack
       role="link"

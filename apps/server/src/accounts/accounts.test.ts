@@ -220,7 +220,10 @@ describe('nudges', () => {
   it('reach another open device within a second', async () => {
     const runa = await person('runa5@ferry.example');
     const stop = new AbortController();
-    const stream = await fetch(`${server.base}/nudges`, { headers: { cookie: runa.cookie }, signal: stop.signal });
+    const stream = await fetch(`${server.base}/nudges?household=${runa.home}`, {
+      headers: { cookie: runa.cookie },
+      signal: stop.signal,
+    });
     const reader = stream.body!.getReader();
     let text = '';
     const heard = (async () => {

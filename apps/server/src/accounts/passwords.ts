@@ -13,3 +13,25 @@ export async function passwordMatches(storedHash: string | null, password: strin
   }
   return verify(storedHash, password);
 }
+
+let common: Promise<ReadonlySet<string>> | null = null;
+/** The passwords most often found in leaks: the list of the package @zxcvbn-ts/language-common, 49,000 of them. */
+const commonPasswords = (): Promise<ReadonlySet<string>> =>
+  (common ??= import('@zxcvbn-ts/language-common').then(
+    ({ dictionary }) => new Set(dictionary['passwords-common'] as string[]),
+  ));
+
+/** What is wrong with a password that would be guessed at once, or null. */
+export async function passwordWeakness(password: string, email: string): Promise<string | null> {
+  const plain = password.trim().toLowerCase();
+  if (new Set(plain).size === 1) return '“Password” repeats one character; choose a longer sentence of your own.';
+  const address = email.trim().toLowerCase();
+  const localPart = address.split('@')[0]!;
+  if (plain === address || plain === localPart)
+    return '“Password” is your e-mail; choose something that nobody can look up.';
+  const bare = plain.replace(/\s+/g, '');
+  const list = await commonPasswords();
+  if (list.has(plain) || list.has(bare))
+    return '“Password” is on the list of the most common ones; choose another one.';
+  return null;
+}

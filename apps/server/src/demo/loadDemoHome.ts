@@ -3,10 +3,9 @@ import { buildDemoHome, type DemoHome } from '@ours/demo';
 import { eq } from 'drizzle-orm';
 import { randomBytes } from 'node:crypto';
 import { demoIsLoaded, signUp } from '../accounts/accountService';
-import { runCommand } from '../commands/commandService';
-import { writeRows } from '../commands/rowRepository';
 import type { Context } from '../context';
 import { inScope } from '../db/connect';
+import { writeRows } from '../engine/commands/writeRows';
 import { householdSeq, ledgerEvent } from '../db/schema';
 
 const ROWS_PER_SEQ = 400;
@@ -64,6 +63,7 @@ async function takeToday(
     if (lots.length === 0) continue;
     const now = context.now().toISOString();
     const ops = planTake(oldestFirst(lots, item).slice(0, 1), 1000, { newId: context.newId, now, today });
-    await runCommand(context, sender, { id: context.newId(), intent: 'stock_taken', occurredAt: now, ops });
+    const command = { id: context.newId(), intent: 'stock_taken', occurredAt: now, ops };
+    await context.commands.run(sender, { commands: [command] });
   }
 }

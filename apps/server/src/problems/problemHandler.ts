@@ -1,7 +1,10 @@
 import type { Problem } from '@ours/contracts';
 import type { NextFunction, Request, Response } from 'express';
 import type { Logger } from 'pino';
+import { isUnavailable } from '../db/unavailable';
 import { ProblemError, PROBLEMS, type ProblemCode } from './catalogue';
+
+const RETRY_AFTER_S = '2';
 
 /** Writes RFC 9457 problem documents; what it does not know becomes a 500 without details, and is logged. */
 export function problemHandler(log: Logger) {
@@ -10,6 +13,7 @@ export function problemHandler(log: Logger) {
     const known = asProblem(error);
     if (known.code === 'internal') log.error({ err: error }, 'unexpected error');
     const { status, title } = PROBLEMS[known.code];
+    if (known.code === 'unavailable') res.setHeader('retry-after', RETRY_AFTER_S);
     const body: Problem = {
       type: `urn:every-nook:${known.code}`,
       title,
@@ -23,8 +27,11 @@ export function problemHandler(log: Logger) {
 
 function asProblem(error: unknown): { code: ProblemCode; detail: string } {
   if (error instanceof ProblemError) return error;
+  if (isUnavailable(error)) return new ProblemError('unavailable');
   const type = (error as { type?: string } | null)?.type;
   if (type === 'entity.too.large') return new ProblemError('too_large');
+  if (type === 'encoding.unsupported' || type === 'charset.unsupported') return new ProblemError('not_json');
+  if (type === 'request.aborted' || type === 'request.size.invalid') return new ProblemError('bad_request');
   if (type === 'entity.parse.failed') return new ProblemError('bad_request', 'The body is not JSON.');
   // The static files' own refusals: a missing file, a path that leads outside, an address that cannot be decoded.
   const status = (error as { status?: number } | null)?.status;

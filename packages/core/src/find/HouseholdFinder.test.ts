@@ -1,5 +1,5 @@
 import fc from 'fast-check';
-import type { TaggedRow } from '../household/entities';
+import type { TaggedRow } from '../household/registry';
 import { HouseholdState } from '../household/HouseholdState';
 import { itemFields, sampleRows } from '../household/sampleHome.test-support';
 import { HouseholdFinder } from './HouseholdFinder';

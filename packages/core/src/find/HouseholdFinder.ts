@@ -1,5 +1,5 @@
 import type { HouseholdState } from '../household/HouseholdState';
-import type { ItemRow, LotRow, TaggedRow } from '../household/entities';
+import type { ItemRow, LotRow, TaggedRow } from '../household/registry';
 import { codeKey, readCode } from '../spaces/nookCode';
 import { foldText } from './foldText';
 import { TrigramIndex } from './trigramIndex';

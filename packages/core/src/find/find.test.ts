@@ -1,7 +1,7 @@
 import fc from 'fast-check';
 import { itemFields, lotRow, sampleRows } from '../household/sampleHome.test-support';
 import { HouseholdState } from '../household/HouseholdState';
-import type { TaggedRow } from '../household/entities';
+import type { TaggedRow } from '../household/registry';
 import { HouseholdFinder } from './HouseholdFinder';
 import { TrigramIndex, trigramsOf } from './trigramIndex';
 import { foldText } from './foldText';

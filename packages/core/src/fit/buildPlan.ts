@@ -1,4 +1,5 @@
-import type { PlannedBin } from '../household/entities';
+import { MOST_PLACED } from '../household/limits';
+import type { PlannedBin } from '../household/registry';
 import type { Standing } from './compartment';
 import { FILL_SHARE } from './container';
 import type { PlanAnswer, PlanContainer, PlanProblem } from './planSpace';
@@ -7,7 +8,6 @@ import { isAllowed, roomsAfter, type Setting } from './shelfSettings';
 import type { SlantedRow } from './slantedRow';
 
 /** A plan has no more containers than this; a wire limit of the same size stands in the contract. */
-const MOST_PLACED = 500;
 
 /** Slanted rows found before, by container and room; one search shares them. */
 export type Slants = Map<string, SlantedRow | null>;

@@ -1,4 +1,4 @@
-import type { ContainerFields } from '../household/entities';
+import type { ContainerFields } from '../household/registry';
 
 /** What a hand needs over an open bin to take things out of it, tenths of a millimetre. Common practice, no source. */
 export const HAND_ROOM_TENTH_MM = 300;

@@ -1,5 +1,5 @@
-import type { BinLook, ContainerFields } from '../household/entities';
-import { BIN_LOOKS } from '../household/entities';
+import type { BinLook, ContainerFields } from '../household/registry';
+import { BIN_LOOKS } from '../household/registry';
 import { readLength } from '../spaces/length';
 
 /** The columns of a table of containers, as they are written and read. Lengths with their unit, or bare in centimetres. */

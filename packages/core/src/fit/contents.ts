@@ -1,5 +1,5 @@
 import type { HouseholdState } from '../household/HouseholdState';
-import type { ItemRow, LotRow } from '../household/entities';
+import type { ItemRow, LotRow } from '../household/registry';
 import { convertMeasure } from '../stock/convertMeasure';
 import { isMeasure } from '../stock/recordLine/units';
 import { foldedSize } from './folding';

@@ -1,4 +1,4 @@
-import type { ContainerFields } from '../household/entities';
+import type { ContainerFields } from '../household/registry';
 import { slidesIn, standsFree, type Compartment, type Obstacle, type Standing } from './compartment';
 import { footShare, HAND_ROOM_TENTH_MM, stackCount } from './container';
 import { areaBound, countSame } from './sameContainers';

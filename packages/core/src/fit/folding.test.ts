@@ -1,4 +1,5 @@
-import { fileUpright, foldedSize, rollDiameter, stackFlat, type Textile } from './folding';
+import { fileUpright, foldedSize, rollDiameter, stackFlat } from './folding';
+import type { Textile } from '../stock/item.entity';
 
 const towel: Textile = {
   widthTenthMm: 7000,

@@ -1,19 +1,6 @@
 /** Folded textiles: size, layers, thickness, how many file upright. */
 
-export interface Textile {
-  widthTenthMm: number;
-  lengthTenthMm: number;
-  /** Grams per square metre of one ply. */
-  gramsPerM2: number;
-  /** 1 for a sheet or towel, 2 for a cover. */
-  plies: number;
-  /** Into how many parts its width and its length are folded. */
-  foldsWidth: number;
-  foldsLength: number;
-  material: 'woven' | 'terry' | 'wool';
-  /** Ten of them folded measured this high, when somebody measured it. */
-  tenMeasuredTenthMm: number | null;
-}
+import type { Textile } from '../stock/item.entity';
 
 /** Bulk density in kg/m³ of cloth as it lies. Own estimates, no source; measuring ten folded ones replaces them. */
 const DENSITY = { woven: 400, terry: 130, wool: 160 } as const;

@@ -1,6 +1,6 @@
 import type { HouseholdState } from '../household/HouseholdState';
 import type { Op } from '../household/command';
-import type { BinFields, ContainerRow, PlanRow } from '../household/entities';
+import type { BinFields, ContainerRow, PlanRow } from '../household/registry';
 import { codeShape, newBinCode } from '../spaces/nookCode';
 import { boundingBox } from './turnedRectangle';
 import { holeOf } from './shelfHeights';

@@ -1,8 +1,16 @@
 import { HouseholdState } from '../household/HouseholdState';
 import { applyCommand, type Applied } from '../household/applyCommand';
-import { LOT_START, type Op } from '../household/command';
-import type { ContainerFields, ItemFields, PlanFields } from '../household/entities';
-import { binFields, itemFields, lotFields, shelfFields, spaceFields } from '../household/sampleHome.test-support';
+import type { Op } from '../household/command';
+import { lot as lotEntity } from '../stock/lot.entity';
+import type { ContainerFields, ItemFields, PlanFields } from '../household/registry';
+import {
+  AS_ADULT,
+  binFields,
+  itemFields,
+  lotFields,
+  shelfFields,
+  spaceFields,
+} from '../household/sampleHome.test-support';
 import { BARE_SHELF_BUILD, BARE_SPACE_BUILD } from '../spaces/measureQuestions';
 import { clearances, placeProblem, snapped } from './clearances';
 import { footShare, innerVolumeMl, nestedHeight, stackCount } from './container';
@@ -120,14 +128,18 @@ function put(
     row: {
       ...base(`lot-${id}`),
       ...lotFields({ itemId: id, nookId, packSize }),
-      ...LOT_START,
+      ...lotEntity.derived!.start,
       quantityThousandths: quantity,
     },
   });
 }
 
 function run(state: HouseholdState, ops: Op[]): Applied {
-  const applied = applyCommand(state, { id: 'c', intent: 'test', occurredAt: '2026-11-25T10:00:00.000Z', ops }, 2);
+  const applied = applyCommand(
+    state,
+    { id: 'c', intent: 'test', occurredAt: '2026-11-25T10:00:00.000Z', ops },
+    AS_ADULT,
+  );
   if (applied.ok) for (const row of applied.changed) state.put(row);
   return applied;
 }

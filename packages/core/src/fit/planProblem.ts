@@ -1,5 +1,5 @@
 import type { HouseholdState } from '../household/HouseholdState';
-import type { ContainerRow, PlannedBin, PlanGroup } from '../household/entities';
+import type { ContainerRow, PlannedBin, PlanGroup } from '../household/registry';
 import { footShare, innerVolumeMl } from './container';
 import type { PlanContainer, PlanProblem } from './planSpace';
 import { modelSpace, type SpaceModel } from './spaceModel';

@@ -1,4 +1,4 @@
-import type { PlannedBin, PlanGroup } from '../household/entities';
+import type { PlannedBin, PlanGroup } from '../household/registry';
 import { buildPlan, mutate, startingGenes, type Slants } from './buildPlan';
 import type { Compartment } from './compartment';
 import { seededRandom } from './seededRandom';

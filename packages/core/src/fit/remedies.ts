@@ -1,5 +1,5 @@
 import type { HouseholdState } from '../household/HouseholdState';
-import type { ContainerRow } from '../household/entities';
+import type { ContainerRow } from '../household/registry';
 import { fitContainer, type ContainerFit } from './fitContainer';
 import { freeCount } from './planProblem';
 import type { ShelfModel, SpaceModel } from './spaceModel';

@@ -1,7 +1,11 @@
 import { codeKey, codeShape, type CodesInUse } from '../spaces/nookCode';
+import type { LedgerEvent } from '../stock/ledger';
 import type { RowReader } from './applyCommand';
 import {
-  ENTITY_KINDS,
+  entityKinds,
+  hasCode,
+  isEntityKind,
+  parentsOf,
   type AnyRow,
   type BinRow,
   type ClearOutRow,
@@ -14,68 +18,100 @@ import {
   type SpaceRow,
   type TaggedRow,
   type VerdictRow,
-} from './entities';
-
-type Tables = { [K in EntityKind]: Map<string, RowOf[K]> };
+} from './registry';
 
 /**
  * A household's current rows with the look-ups the screens and rules need, kept up row by row: putting one row costs
  * the same in a home of ten things and of ten thousand.
  */
 export class HouseholdState implements RowReader {
-  private readonly tables = Object.fromEntries(ENTITY_KINDS.map((kind) => [kind, new Map()])) as unknown as Tables;
+  private readonly tables = new Map<EntityKind, Map<string, AnyRow>>();
   private readonly contents = new Map<string, Map<string, EntityKind>>();
   private readonly codes = new Map<string, string>();
-  private readonly shapeCount = new Map<string, number>();
+  /** Of every code ever given out, by how it reads: the nooks that have it and whether they are living. */
+  private readonly shapes = new Map<string, Map<string, { code: string; living: boolean }>>();
+  readonly knowsRetired: boolean;
 
-  /** Adds a row or replaces the one with its id. */
-  put({ entity, row }: TaggedRow): void {
+  /** @param options.knowsRetired true when every row there ever was is put in, as on the server and in tests of rules */
+  constructor(options: { knowsRetired?: boolean } = {}) {
+    this.knowsRetired = options.knowsRetired ?? false;
+    for (const kind of entityKinds()) this.tables.set(kind, new Map());
+  }
+
+  /** Adds a row or replaces the one with its id. A row of a kind that this version does not know is passed over. */
+  put(tagged: TaggedRow): void {
+    const { entity, row } = tagged;
+    if (!isEntityKind(entity)) return;
     this.unlink(entity, row.id);
-    (this.tables[entity] as Map<string, AnyRow>).set(row.id, row);
-    for (const parent of parentIds(entity, row)) {
+    this.table(entity).set(row.id, row);
+    for (const parent of parentsOf(tagged)) {
       const children = this.contents.get(parent);
       if (children) children.set(row.id, entity);
       else this.contents.set(parent, new Map([[row.id, entity]]));
     }
     const code = codeOf(entity, row);
     if (code === null) return;
-    const shape = codeShape(code);
-    this.shapeCount.set(shape, (this.shapeCount.get(shape) ?? 0) + 1);
+    const alike = this.shapes.get(codeShape(code));
+    const entry = { code, living: !row.retired };
+    if (alike) alike.set(row.id, entry);
+    else this.shapes.set(codeShape(code), new Map([[row.id, entry]]));
     if (!row.retired) this.codes.set(codeKey(code), row.id);
   }
 
   /** Takes a row out altogether (not the same as a retired row, which stays as a tombstone). */
   forget(entity: EntityKind, id: string): void {
     this.unlink(entity, id);
-    this.tables[entity].delete(id);
+    this.table(entity).delete(id);
+  }
+
+  private table(entity: EntityKind): Map<string, AnyRow> {
+    return this.tables.get(entity)!;
   }
 
   private unlink(entity: EntityKind, id: string): void {
-    const row = this.tables[entity].get(id);
+    const row = this.table(entity).get(id);
     if (!row) return;
-    for (const parent of parentIds(entity, row)) this.contents.get(parent)?.delete(id);
+    for (const parent of parentsOf({ entity, row } as TaggedRow)) this.contents.get(parent)?.delete(id);
     const code = codeOf(entity, row);
     if (code === null) return;
     const shape = codeShape(code);
-    const left = (this.shapeCount.get(shape) ?? 1) - 1;
-    if (left === 0) this.shapeCount.delete(shape);
-    else this.shapeCount.set(shape, left);
+    const alike = this.shapes.get(shape);
+    alike?.delete(id);
+    if (alike?.size === 0) this.shapes.delete(shape);
     if (this.codes.get(codeKey(code)) === id) this.codes.delete(codeKey(code));
   }
 
   get<K extends EntityKind>(entity: K, id: string): RowOf[K] | undefined {
-    return this.tables[entity].get(id);
+    return this.tables.get(entity)?.get(id) as RowOf[K] | undefined;
+  }
+
+  kindOf(id: string): EntityKind | undefined {
+    for (const [kind, rows] of this.tables) if (rows.has(id)) return kind;
+    return undefined;
+  }
+
+  single(entity: EntityKind): AnyRow | undefined {
+    return this.table(entity).values().next().value;
+  }
+
+  /** The current rows know no history; the server's reader does. */
+  event(_id: string): LedgerEvent | null | undefined {
+    return undefined;
+  }
+
+  wasApplied(_commandId: string): boolean | undefined {
+    return undefined;
   }
 
   /** Every row of a kind that is not retired, in the order they became known. */
   all<K extends EntityKind>(entity: K): RowOf[K][] {
-    return [...this.tables[entity].values()].filter((row) => !row.retired);
+    return ([...this.table(entity).values()] as RowOf[K][]).filter((row) => !row.retired);
   }
 
   contentsOf(id: string): TaggedRow[] {
     const found: TaggedRow[] = [];
     for (const [childId, entity] of this.contents.get(id) ?? []) {
-      const row = this.tables[entity].get(childId);
+      const row = this.table(entity).get(childId);
       if (row) found.push({ entity, row } as TaggedRow);
     }
     return found;
@@ -85,17 +121,21 @@ export class HouseholdState implements RowReader {
     return this.codes.get(key);
   }
 
+  nooksByCodeShape(shape: string): { id: string; code: string }[] {
+    return [...(this.shapes.get(shape) ?? [])].flatMap(([id, { code, living }]) => (living ? [{ id, code }] : []));
+  }
+
   codesInUse(): CodesInUse {
-    return { shapes: new Set(this.shapeCount.keys()) };
+    return { shapes: new Set(this.shapes.keys()) };
   }
 
   /** The labelled place with this id, retired or not. */
   nook(id: string): Nook | undefined {
-    const bin = this.tables.bin.get(id);
+    const bin = this.get('bin', id);
     if (bin) return { kind: 'bin', row: bin };
-    const shelf = this.tables.shelf.get(id);
+    const shelf = this.get('shelf', id);
     if (shelf) return { kind: 'shelf', row: shelf };
-    const space = this.tables.space.get(id);
+    const space = this.get('space', id);
     return space && { kind: 'space', row: space };
   }
 
@@ -126,7 +166,7 @@ export class HouseholdState implements RowReader {
     return this.childRows<PlanRow>(spaceId, 'plan').sort(bySort);
   }
 
-  /** Rounds of emptying this space, the newest first. */
+  /** Clear-outs of this space, the newest first. */
   clearOutsOf(spaceId: string): ClearOutRow[] {
     return this.childRows<ClearOutRow>(spaceId, 'clear_out').sort((a, b) => (a.startedAt < b.startedAt ? 1 : -1));
   }
@@ -139,7 +179,7 @@ export class HouseholdState implements RowReader {
     const rows: R[] = [];
     for (const [childId, entity] of this.contents.get(parentId) ?? []) {
       if (entity !== kind) continue;
-      const row = this.tables[entity].get(childId);
+      const row = this.table(entity).get(childId);
       if (row && !row.retired) rows.push(row as unknown as R);
     }
     return rows;
@@ -150,17 +190,5 @@ const isPresent = (lot: LotRow): boolean => lot.quantityThousandths > 0 || lot.p
 const bySort = (a: { sort: number; id: string }, b: { sort: number; id: string }): number =>
   a.sort - b.sort || (a.id < b.id ? -1 : 1);
 
-function parentIds(entity: EntityKind, row: AnyRow): string[] {
-  if (entity === 'space') return [(row as SpaceRow).roomId];
-  if (entity === 'shelf') return [(row as ShelfRow).spaceId];
-  if (entity === 'bin') return [(row as BinRow).parentBinId ?? (row as BinRow).shelfId];
-  if (entity === 'lot') return [(row as LotRow).nookId, (row as LotRow).itemId];
-  if (entity === 'plan') return [(row as PlanRow).spaceId];
-  if (entity === 'clear_out') return [(row as ClearOutRow).spaceId];
-  if (entity === 'verdict') return [(row as VerdictRow).clearOutId];
-  return [];
-}
-
-function codeOf(entity: EntityKind, row: AnyRow): string | null {
-  return entity === 'space' || entity === 'shelf' || entity === 'bin' ? (row as SpaceRow).code : null;
-}
+const codeOf = (entity: EntityKind, row: AnyRow): string | null =>
+  hasCode(entity) ? (row as unknown as { code: string }).code : null;

@@ -4,6 +4,7 @@ import type { Command, Op } from './command';
 import { invertCommand } from './invertCommand';
 import { HouseholdState } from './HouseholdState';
 import {
+  AS_ADULT,
   binFields,
   idMaker,
   itemFields,
@@ -19,7 +20,7 @@ const NOW = '2026-11-24T08:00:00.000Z';
 const command = (...ops: Op[]): Command => ({ id: 'c', intent: 'tested', occurredAt: NOW, ops });
 
 function run(state: HouseholdState, ops: Op[]): string {
-  const applied = applyCommand(state, command(...ops), 2);
+  const applied = applyCommand(state, command(...ops), AS_ADULT);
   if (!applied.ok) return applied.refusal.kind;
   for (const row of applied.changed) state.put(row);
   return 'ok';
@@ -93,7 +94,7 @@ describe('applyCommand', () => {
         { op: 'change', entity: 'bin', id: 'bin', fields: { name: 'other' } },
         { op: 'retire', entity: 'shelf', id: 'top' },
       ),
-      2,
+      AS_ADULT,
     );
     expect(applied.ok).toBe(false);
     expect(state.get('bin', 'bin')?.name).toBe('paper lanterns');

@@ -1,29 +1,51 @@
-import type { AnyRow, BinRow, EntityKind, LotRow, RowOf, ShelfRow, SpaceRow, TaggedRow } from './entities';
-import { LOT_START, type Command, type Op, type Refusal } from './command';
-import { continueLedger } from '../stock/ledger';
-import { codeKey } from '../spaces/nookCode';
+import { codeKey, codeShape } from '../spaces/nookCode';
+import { continueLedger, type LedgerEvent } from '../stock/ledger';
+import type { Command, Op, Refusal } from './command';
+import { rulesOf } from './entityRules';
+import { MOST_ROWS_PER_COMMAND } from './limits';
+import { mayWrite, type Actor } from './permissions';
+import { Refused, refuse } from './refuse';
+import {
+  definitionOf,
+  hasCode,
+  NOOK_KINDS,
+  parentsOf,
+  refFieldsOf,
+  referencesOf,
+  type AnyRow,
+  type EntityKind,
+  type Nook,
+  type RowOf,
+  type TaggedRow,
+} from './registry';
 
 /** What the rules need to look up. The device answers from memory, the server from what it read beforehand. */
 export interface RowReader {
   get<K extends EntityKind>(entity: K, id: string): RowOf[K] | undefined;
-  /** Nooks and lots directly in this nook, spaces in this room, or lots of this item; retired ones may be among them. */
+  /** The kind of the row with this id, among those this reader has. */
+  kindOf(id: string): EntityKind | undefined;
+  /** Every row listed under this one; retired ones may be among them. */
   contentsOf(id: string): TaggedRow[];
-  /** The nook that carries this code key and is not retired. */
-  nookIdByCodeKey(key: string): string | undefined;
+  /** The living nooks whose codes read like this one (`codeShape`). */
+  nooksByCodeShape(shape: string): { id: string; code: string }[];
+  /** The row of a kind there is only one of. */
+  single(entity: EntityKind): AnyRow | undefined;
+  /** False for a device: it does not get what was retired before it came. */
+  readonly knowsRetired: boolean;
+  /** A ledger event; null: there is none; undefined: this reader has no history to look in. */
+  event(id: string): LedgerEvent | null | undefined;
+  /** Whether a command was applied; undefined: this reader cannot say. */
+  wasApplied(commandId: string): boolean | undefined;
 }
 
 export type Applied = { ok: true; changed: TaggedRow[] } | { ok: false; refusal: Refusal };
 
-class Refused extends Error {
-  constructor(readonly refusal: Refusal) {
-    super(refusal.kind);
-  }
-}
-
-class Working {
+/** A reader with the command's own changes on top. */
+export class Working {
   readonly rows = new Map<string, TaggedRow>();
+  readonly events = new Map<string, LedgerEvent>();
   constructor(
-    private readonly reader: RowReader,
+    readonly reader: RowReader,
     private readonly seq: number,
   ) {}
 
@@ -34,9 +56,19 @@ class Working {
   }
 
   need<K extends EntityKind>(entity: K, id: string): RowOf[K] {
-    const row = this.get(entity, id);
-    if (!row) throw new Refused({ kind: 'unknown_id', entity, id });
-    return row;
+    return this.get(entity, id) ?? refuse({ kind: 'unknown_id', entity, id });
+  }
+
+  nook(id: string): Nook | undefined {
+    for (const kind of NOOK_KINDS) {
+      const row = this.get(kind, id);
+      if (row) return { kind, row } as Nook;
+    }
+    return undefined;
+  }
+
+  kindOf(id: string): EntityKind | undefined {
+    return this.rows.get(id)?.entity ?? this.reader.kindOf(id);
   }
 
   put(entity: EntityKind, row: AnyRow): void {
@@ -50,132 +82,128 @@ class Working {
     return [...found.values()].filter((tagged) => !tagged.row.retired && parentsOf(tagged).includes(id));
   }
 
-  active(entity: EntityKind, id: string): boolean {
+  living(entity: EntityKind, id: string): boolean {
     const row = this.get(entity, id);
     return row !== undefined && !row.retired;
   }
 
-  activeNook(id: string): boolean {
-    return this.active('bin', id) || this.active('shelf', id) || this.active('space', id);
-  }
-
-  codeOwner(key: string): string | undefined {
+  /** Another living nook whose code reads like this one. */
+  codeRival(code: string, id: string): { id: string; code: string } | undefined {
+    const shape = codeShape(code);
     for (const { entity, row } of this.rows.values()) {
-      if (!row.retired && isNook(entity) && codeKey((row as BinRow).code) === key) return row.id;
+      if (row.id === id || row.retired || !hasCode(entity)) continue;
+      const other = (row as { code: string } & AnyRow).code;
+      if (codeShape(other) === shape) return { id: row.id, code: other };
     }
-    const known = this.reader.nookIdByCodeKey(key);
-    return known !== undefined && !this.rows.has(known) ? known : undefined;
+    return this.reader.nooksByCodeShape(shape).find((other) => other.id !== id && !this.rows.has(other.id));
   }
 }
 
-const isNook = (entity: EntityKind): boolean => entity === 'space' || entity === 'shelf' || entity === 'bin';
-
-function parentsOf(tagged: TaggedRow): string[] {
-  switch (tagged.entity) {
-    case 'space':
-      return [tagged.row.roomId];
-    case 'shelf':
-      return [tagged.row.spaceId];
-    case 'bin':
-      return [tagged.row.parentBinId ?? tagged.row.shelfId];
-    case 'lot':
-      return [tagged.row.nookId, tagged.row.itemId];
-    default:
-      return [];
-  }
-}
-
-function checkParents(work: Working, entity: EntityKind, row: AnyRow): void {
-  const demand = (present: boolean, parentId: string) => {
-    if (!present) throw new Refused({ kind: 'parent_missing', entity, id: row.id, parentId });
-  };
-  if (entity === 'space') demand(work.active('room', (row as SpaceRow).roomId), (row as SpaceRow).roomId);
-  if (entity === 'shelf') demand(work.active('space', (row as ShelfRow).spaceId), (row as ShelfRow).spaceId);
-  if (entity === 'bin') {
-    const bin = row as BinRow;
-    demand(work.active('shelf', bin.shelfId), bin.shelfId);
-    if (bin.parentBinId !== null) {
-      demand(work.active('bin', bin.parentBinId), bin.parentBinId);
-      checkNotInsideItself(work, bin);
-    }
-  }
-  if (entity === 'lot') {
-    const lot = row as LotRow;
-    demand(work.active('item', lot.itemId), lot.itemId);
-    demand(work.activeNook(lot.nookId), lot.nookId);
-  }
-}
-
-function checkNotInsideItself(work: Working, bin: BinRow): void {
-  const seen = new Set([bin.id]);
-  for (let at = bin.parentBinId; at !== null; at = work.get('bin', at)?.parentBinId ?? null) {
-    if (seen.has(at)) throw new Refused({ kind: 'would_contain_itself', id: bin.id });
-    seen.add(at);
+function checkReferences(work: Working, entity: EntityKind, row: AnyRow, fields: object): void {
+  for (const { to, hold, id } of referencesOf(entity, fields)) {
+    if (hold === 'known' && !work.reader.knowsRetired) continue;
+    const kinds = to as readonly EntityKind[];
+    const there = kinds.some((kind) => (hold === 'known' ? work.get(kind, id) !== undefined : work.living(kind, id)));
+    if (!there) refuse({ kind: 'parent_missing', entity, id: row.id, parentId: id });
   }
 }
 
 function checkCode(work: Working, entity: EntityKind, row: AnyRow): void {
-  if (!isNook(entity)) return;
-  const code = (row as BinRow).code;
-  const owner = work.codeOwner(codeKey(code));
-  if (owner !== undefined && owner !== row.id) throw new Refused({ kind: 'code_taken', code, id: row.id });
+  if (!hasCode(entity)) return;
+  const { code } = row as unknown as { code: string };
+  const rival = work.codeRival(code, row.id);
+  if (!rival) return;
+  const same = codeKey(rival.code) === codeKey(code);
+  refuse(
+    same ? { kind: 'code_taken', code, id: row.id } : { kind: 'code_reads_alike', code, other: rival.code, id: row.id },
+  );
 }
 
-function checkEmpty(work: Working, entity: EntityKind, id: string): void {
-  if (entity === 'lot' || entity === 'line' || entity === 'person') return;
-  const inside = work.contentsOf(id);
-  const lots = inside.filter((t) => t.entity === 'lot' && (t.row as LotRow).quantityThousandths > 0).length;
-  const nooks = inside.filter((t) => isNook(t.entity)).length;
-  if (lots > 0 || nooks > 0) throw new Refused({ kind: 'holds_stock', entity, id, lots, nooks });
+const sitsWithin = ({ entity, row }: TaggedRow, id: string): boolean =>
+  refFieldsOf(entity).some(
+    ({ key, field }) => field.hold === 'within' && (row as unknown as Record<string, unknown>)[key] === id,
+  );
+const occupies = ({ entity, row }: TaggedRow): boolean => definitionOf(entity).occupies?.(row as never) ?? true;
+
+function checkMayRetire(work: Working, entity: EntityKind, row: AnyRow): void {
+  const { retire, occupies: holdsStock } = definitionOf(entity);
+  if (retire === 'freely') return;
+  const { id } = row;
+  if (retire === 'never') refuse({ kind: 'never_retired', entity, id });
+  if (holdsStock?.(row as never)) refuse({ kind: 'holds_stock', entity, id, lots: 1, nooks: 0 });
+  const inside = work.contentsOf(id).filter((tagged) => sitsWithin(tagged, id) && occupies(tagged));
+  const lots = inside.filter((tagged) => tagged.entity === 'lot').length;
+  if (inside.length > 0) refuse({ kind: 'holds_stock', entity, id, lots, nooks: inside.length - lots });
 }
 
-/** Parents only need checking again when the row is new, comes back, or is put somewhere else. */
-const PARENT_FIELDS = ['roomId', 'spaceId', 'shelfId', 'parentBinId', 'itemId', 'nookId'];
-
-function applyOp(work: Working, op: Op): void {
-  if (op.op === 'event') {
-    const lot = work.need('lot', op.event.lotId);
-    work.put('lot', { ...lot, ...continueLedger(lot, [op.event]) });
-    return;
+function applyEvent(work: Working, event: LedgerEvent): void {
+  const lot = work.need('lot', event.lotId);
+  const gone = (entity: EntityKind, id: string): never => refuse({ kind: 'retired', entity, id });
+  if (lot.retired) gone('lot', lot.id);
+  const nook = work.nook(lot.nookId);
+  if (nook?.row.retired) gone(nook.kind, lot.nookId);
+  if (work.get('item', lot.itemId)?.retired) gone('item', lot.itemId);
+  if (work.events.has(event.id) || work.reader.event(event.id)) {
+    refuse({ kind: 'id_taken', entity: 'event', id: event.id });
   }
-  const existing = work.get(op.entity, op.id);
-  if (op.op === 'create') {
-    if (existing) throw new Refused({ kind: 'id_taken', entity: op.entity, id: op.id });
-    const start = op.entity === 'lot' ? LOT_START : {};
-    const row = { ...op.fields, ...start, id: op.id, seq: 0, retired: false } as AnyRow;
-    checkParents(work, op.entity, row);
-    checkCode(work, op.entity, row);
-    work.put(op.entity, row);
-    return;
-  }
-  const row = work.need(op.entity, op.id);
-  if (op.op === 'change') {
-    const next = { ...row, ...op.fields } as AnyRow;
-    if (PARENT_FIELDS.some((field) => field in op.fields)) checkParents(work, op.entity, next);
-    if ('code' in op.fields) checkCode(work, op.entity, next);
-    work.put(op.entity, next);
-    if (op.entity === 'bin' && 'shelfId' in op.fields) carryInnerBins(work, next as BinRow);
-    return;
-  }
-  if (op.op === 'retire') {
-    checkEmpty(work, op.entity, op.id);
-    work.put(op.entity, { ...row, retired: true });
-    return;
-  }
-  const back = { ...row, retired: false } as AnyRow;
-  checkParents(work, op.entity, back);
-  checkCode(work, op.entity, back);
-  work.put(op.entity, back);
+  if (event.voids !== null) checkVoided(work, event, event.voids);
+  work.events.set(event.id, event);
+  work.put('lot', { ...lot, ...continueLedger(lot, [event]) });
 }
 
-/** A bin is moved with all that is in it: the bins inside follow to the same shelf. */
-function carryInnerBins(work: Working, bin: BinRow): void {
-  for (const inner of work.contentsOf(bin.id)) {
-    if (inner.entity !== 'bin' || inner.row.shelfId === bin.shelfId) continue;
-    const moved = { ...inner.row, shelfId: bin.shelfId };
-    work.put('bin', moved);
-    carryInnerBins(work, moved);
+function checkVoided(work: Working, { lotId }: LedgerEvent, id: string): void {
+  const voided = work.events.get(id) ?? work.reader.event(id);
+  if (voided === null) refuse({ kind: 'unknown_event', id });
+  if (voided && voided.lotId !== lotId) refuse({ kind: 'event_of_other_lot', id, lotId });
+}
+
+function create(work: Working, op: Extract<Op, { op: 'create' }>): void {
+  const { entity, id } = op;
+  const { single, derived } = definitionOf(entity);
+  if (work.kindOf(id) !== undefined) refuse({ kind: 'id_taken', entity, id });
+  if (single && work.reader.single(entity)) refuse({ kind: 'only_one', entity });
+  const row = { ...op.fields, ...derived?.start, id, seq: 0, retired: false } as unknown as AnyRow;
+  checkReferences(work, entity, row, op.fields);
+  checkCode(work, entity, row);
+  rulesOf(entity).check?.(work, row);
+  work.put(entity, row);
+}
+
+function change(work: Working, op: Extract<Op, { op: 'change' }>): void {
+  const { entity, id } = op;
+  const row = work.need(entity, id) as AnyRow;
+  if (row.retired) refuse({ kind: 'retired', entity, id });
+  const next = { ...row, ...op.fields } as AnyRow;
+  checkReferences(work, entity, next, op.fields);
+  if ('code' in op.fields) checkCode(work, entity, next);
+  const { check, follow } = rulesOf(entity);
+  check?.(work, next);
+  work.put(entity, next);
+  follow?.(work, next, Object.keys(op.fields));
+}
+
+/** A row comes back only into a home that still has what it sits in and belongs to. */
+function restore(work: Working, { entity, id }: { entity: EntityKind; id: string }): void {
+  const back = { ...(work.need(entity, id) as AnyRow), retired: false } as AnyRow;
+  for (const { key, field } of refFieldsOf(entity)) {
+    const to = (back as unknown as Record<string, string | null>)[key];
+    if (to && field.hold !== 'known') checkReferences(work, entity, back, { [key]: to });
   }
+  checkCode(work, entity, back);
+  rulesOf(entity).check?.(work, back);
+  work.put(entity, back);
+}
+
+function applyOp(work: Working, op: Op, by: Actor): void {
+  const entity = op.op === 'event' ? 'lot' : op.entity;
+  if (!mayWrite(by.role, definitionOf(entity).writtenBy)) refuse({ kind: 'not_allowed', entity });
+  if (op.op === 'event') return applyEvent(work, op.event);
+  if (op.op === 'create') return create(work, op);
+  if (op.op === 'change') return change(work, op);
+  if (op.op === 'restore') return restore(work, op);
+  const row = work.need(entity, op.id) as AnyRow;
+  checkMayRetire(work, entity, row);
+  work.put(entity, { ...row, retired: true } as AnyRow);
 }
 
 /**
@@ -183,13 +211,18 @@ function carryInnerBins(work: Working, bin: BinRow): void {
  *
  * @param reader looks rows up; is not changed
  * @param command operations in order; later ones see what earlier ones did
- * @param seq the number the changed rows carry; the device passes 0 for "not numbered yet"
+ * @param with.seq the number the changed rows carry; the device passes 0 for "not numbered yet"
+ * @param with.by who it comes from
  * @returns every row that is different afterwards, or the first reason why the command cannot be applied
  */
-export function applyCommand(reader: RowReader, command: Command, seq: number): Applied {
+export function applyCommand(reader: RowReader, command: Command, { seq, by }: { seq: number; by: Actor }): Applied {
   const work = new Working(reader, seq);
   try {
-    for (const op of command.ops) applyOp(work, op);
+    if (command.undoes && reader.wasApplied(command.undoes) === false) {
+      refuse({ kind: 'undoes_nothing', id: command.undoes });
+    }
+    for (const op of command.ops) applyOp(work, op, by);
+    if (work.rows.size > MOST_ROWS_PER_COMMAND) refuse({ kind: 'too_many_rows', most: MOST_ROWS_PER_COMMAND });
   } catch (error) {
     if (error instanceof Refused) return { ok: false, refusal: error.refusal };
     throw error;

@@ -1,6 +1,6 @@
 /** What changes a household: a command made on a device, holding one or more operations that apply together. */
-import type { EntityKind, FieldsOf, LotRow } from './entities';
 import type { LedgerEvent } from '../stock/ledger';
+import type { EntityKind, FieldsOf } from './registry';
 
 export type CreateOp = { [K in EntityKind]: { op: 'create'; entity: K; id: string; fields: FieldsOf[K] } }[EntityKind];
 export type ChangeOp = {
@@ -30,15 +30,23 @@ export interface Command {
 /** Why a command cannot be applied. An expected answer, not an exception. */
 export type Refusal =
   | { kind: 'unknown_id'; entity: EntityKind; id: string }
-  | { kind: 'id_taken'; entity: EntityKind; id: string }
+  | { kind: 'id_taken'; entity: EntityKind | 'event'; id: string }
+  /** Something the row refers to is not there. */
   | { kind: 'parent_missing'; entity: EntityKind; id: string; parentId: string }
   | { kind: 'holds_stock'; entity: EntityKind; id: string; lots: number; nooks: number }
   | { kind: 'would_contain_itself'; id: string }
-  | { kind: 'code_taken'; code: string; id: string };
-
-export const LOT_START: Pick<LotRow, 'quantityThousandths' | 'pleaseCount' | 'countedAt' | 'lastAt'> = {
-  quantityThousandths: 0,
-  pleaseCount: false,
-  countedAt: null,
-  lastAt: null,
-};
+  | { kind: 'code_taken'; code: string; id: string }
+  /** Another nook's code would be taken for this one on a worn label. */
+  | { kind: 'code_reads_alike'; code: string; other: string; id: string }
+  /** The row, or the place or item of the lot, has been retired. */
+  | { kind: 'retired'; entity: EntityKind; id: string }
+  | { kind: 'never_retired'; entity: EntityKind; id: string }
+  | { kind: 'only_one'; entity: EntityKind }
+  | { kind: 'not_allowed'; entity: EntityKind }
+  | { kind: 'unknown_event'; id: string }
+  | { kind: 'event_of_other_lot'; id: string; lotId: string }
+  /** The command to be taken back was refused or never arrived. */
+  | { kind: 'undoes_nothing'; id: string }
+  | { kind: 'too_many_rows'; most: number }
+  /** The server could not take it, for a reason that is not in the rules. */
+  | { kind: 'not_accepted'; detail: string };

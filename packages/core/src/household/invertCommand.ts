@@ -1,11 +1,14 @@
-import type { Command, Op } from './command';
-import type { RowReader } from './applyCommand';
-import type { AnyRow, LotRow } from './entities';
 import { continueLedger, type LedgerEvent } from '../stock/ledger';
+import type { RowReader } from './applyCommand';
+import type { Command, Op } from './command';
+import { definitionOf, type AnyRow, type LotBalance } from './registry';
+
+const EMPTY = () => definitionOf('lot').derived!.start as unknown as LotBalance;
 
 /**
  * The command that takes another one back: created rows are retired, changed fields get their former values, ledger
- * events are voided.
+ * events are voided. A lot made together with what was put in is not retired: once its events are voided it holds
+ * nothing of this command, and what others have put in since stays.
  *
  * @param before looks rows up as they were before `command` was applied
  * @param context the new command's id and instant, and a maker of ids for the voiding events
@@ -16,26 +19,30 @@ export function invertCommand(
   command: Command,
   context: { newId: () => string; now: string },
 ): Command {
-  const balances = new Map<string, LotRow>();
+  const balances = new Map<string, LotBalance>();
+  const made = new Set<string>();
+  const touched = new Map<string, AnyRow>();
+  const withEvents = new Set(command.ops.flatMap((op) => (op.op === 'event' ? [op.event.lotId] : [])));
   const inverse: Op[] = [];
   for (const op of command.ops) {
-    if (op.op === 'create') {
-      inverse.push({ op: 'retire', entity: op.entity, id: op.id });
-      continue;
-    }
     if (op.op === 'event') {
-      const lot = balances.get(op.event.lotId) ?? before.get('lot', op.event.lotId);
-      inverse.push({ op: 'event', event: voidingEvent(op.event, lot, context, balances) });
-      continue;
-    }
-    if (op.op !== 'change') {
+      const balance = balances.get(op.event.lotId) ?? before.get('lot', op.event.lotId) ?? EMPTY();
+      const after = continueLedger(balance, [op.event]);
+      balances.set(op.event.lotId, after);
+      const quantityThousandths = balance.quantityThousandths - after.quantityThousandths;
+      inverse.push({ op: 'event', event: voidingEvent(op.event, quantityThousandths, context) });
+    } else if (op.op === 'create') {
+      made.add(op.id);
+      if (!withEvents.has(op.id)) inverse.push({ op: 'retire', entity: op.entity, id: op.id });
+    } else if (op.op !== 'change') {
       inverse.push({ op: op.op === 'retire' ? 'restore' : 'retire', entity: op.entity, id: op.id });
-      continue;
+    } else if (!made.has(op.id)) {
+      const row = touched.get(op.id) ?? before.get(op.entity, op.id);
+      if (!row) continue;
+      touched.set(op.id, { ...row, ...op.fields } as AnyRow);
+      const fields = Object.fromEntries(Object.keys(op.fields).map((key) => [key, row[key as keyof AnyRow] ?? null]));
+      inverse.push({ op: 'change', entity: op.entity, id: op.id, fields } as Op);
     }
-    const row = before.get(op.entity, op.id);
-    if (!row) continue;
-    const fields = Object.fromEntries(Object.keys(op.fields).map((key) => [key, row[key as keyof AnyRow] ?? null]));
-    inverse.push({ op: 'change', entity: op.entity, id: op.id, fields } as Op);
   }
   return {
     id: context.newId(),
@@ -46,22 +53,16 @@ export function invertCommand(
   };
 }
 
-function voidingEvent(
+const voidingEvent = (
   event: LedgerEvent,
-  lot: LotRow | undefined,
+  quantityThousandths: number,
   context: { newId: () => string; now: string },
-  balances: Map<string, LotRow>,
-): LedgerEvent {
-  const start = lot ?? { quantityThousandths: 0, pleaseCount: false, countedAt: null, lastAt: null };
-  const after = continueLedger(start, [event]);
-  balances.set(event.lotId, { ...start, ...after } as LotRow);
-  return {
-    id: context.newId(),
-    lotId: event.lotId,
-    kind: 'voided',
-    quantityThousandths: start.quantityThousandths - after.quantityThousandths,
-    occurredAt: context.now,
-    reason: null,
-    voids: event.id,
-  };
-}
+): LedgerEvent => ({
+  id: context.newId(),
+  lotId: event.lotId,
+  kind: 'voided',
+  quantityThousandths,
+  occurredAt: context.now,
+  reason: null,
+  voids: event.id,
+});

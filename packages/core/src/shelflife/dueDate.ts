@@ -1,4 +1,4 @@
-import type { ItemFields, LotFields } from '../household/entities';
+import type { ItemFields, LotFields } from '../household/registry';
 import { addDays, addMonths, daysBetween, type CivilDate } from './civilDate';
 
 export type DueReason = 'use_by' | 'best_before' | 'opened' | 'frozen';

@@ -1,6 +1,6 @@
 import type { HouseholdState } from '../household/HouseholdState';
 import type { Op } from '../household/command';
-import type { ClearOutRow, ItemRow, LotRow, Verdict, VerdictRow } from '../household/entities';
+import type { ClearOutRow, ItemRow, LotRow, Verdict, VerdictRow } from '../household/registry';
 import { planDiscard, planMove, type DiscardReason, type PlanContext } from '../stock/stockPlans';
 import { formatQuantity } from '../stock/quantity';
 import { pluralUnit } from '../stock/recordLine/units';

@@ -1,5 +1,5 @@
 import type { HouseholdState } from '../household/HouseholdState';
-import type { ShelfRow, SpaceRow } from '../household/entities';
+import type { ShelfRow, SpaceRow } from '../household/registry';
 
 export type Contradiction =
   | { kind: 'inner_over_outer'; shelfId: string; side: 'width' | 'depth' | 'height'; inner: number; outer: number }

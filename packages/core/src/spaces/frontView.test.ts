@@ -1,7 +1,8 @@
 import fc from 'fast-check';
 import { layOutFront, type Box } from './frontView';
 import { binFields, sampleHome, shelfFields, spaceFields } from '../household/sampleHome.test-support';
-import { SPACE_KINDS, type BinRow, type ShelfRow } from '../household/entities';
+import { SPACE_KINDS } from './space.entity';
+import { type BinRow, type ShelfRow } from '../household/registry';
 import { placePath } from './placePath';
 
 const base = (id: string) => ({ id, seq: 1, retired: false });

@@ -1,4 +1,4 @@
-import type { BinRow, ShelfRow, SpaceRow } from '../household/entities';
+import type { BinRow, ShelfRow, SpaceRow } from '../household/registry';
 
 /** Tenths of a millimetre, origin at the top left of the space's outer front, y downwards as drawings have it. */
 export interface Box {

@@ -1,7 +1,7 @@
 import { bulkOfLot } from '../fit/contents';
 import { FILL_SHARE } from '../fit/container';
 import type { HouseholdState } from '../household/HouseholdState';
-import type { ItemRow, LotRow, PlanGroup, School } from '../household/entities';
+import type { ItemRow, LotRow, PlanGroup, School } from '../household/registry';
 import { daysBetween, type CivilDate } from '../shelflife/civilDate';
 import { foldedWords } from '../find/foldText';
 

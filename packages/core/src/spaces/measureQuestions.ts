@@ -1,5 +1,5 @@
 import type { Op } from '../household/command';
-import type { ShelfBuild, ShelfRow, SpaceBuild, SpaceRow } from '../household/entities';
+import type { ShelfBuild, ShelfRow, SpaceBuild, SpaceRow } from '../household/registry';
 
 export const BARE_SPACE_BUILD: SpaceBuild = {
   postDepthTenthMm: null,

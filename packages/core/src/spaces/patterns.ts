@@ -8,7 +8,7 @@ import type {
   SpaceKind,
   SpaceRow,
   ShelfRow,
-} from '../household/entities';
+} from '../household/registry';
 import { BARE_SHELF_BUILD, BARE_SPACE_BUILD } from './measureQuestions';
 import { codeShape, newShelfCode, newSpaceCode, type CodesInUse } from './nookCode';
 

@@ -1,5 +1,5 @@
 import type { HouseholdState } from '../household/HouseholdState';
-import type { BinRow, RoomRow, ShelfRow, SpaceRow } from '../household/entities';
+import type { BinRow, RoomRow, ShelfRow, SpaceRow } from '../household/registry';
 
 export interface PlacePath {
   room: RoomRow | null;

@@ -1,10 +1,10 @@
 import { applyCommand } from '../household/applyCommand';
 import type { Op } from '../household/command';
-import { sampleHome } from '../household/sampleHome.test-support';
+import { AS_ADULT, sampleHome } from '../household/sampleHome.test-support';
 import { nooksWithin, planMoveBin, planRetireNook, standingAt } from './relocate';
 
 function run(state: ReturnType<typeof sampleHome>, ops: Op[]): string {
-  const applied = applyCommand(state, { id: 'c', intent: 't', occurredAt: '2026-11-24T08:00:00.000Z', ops }, 2);
+  const applied = applyCommand(state, { id: 'c', intent: 't', occurredAt: '2026-11-24T08:00:00.000Z', ops }, AS_ADULT);
   if (!applied.ok) return applied.refusal.kind;
   for (const row of applied.changed) state.put(row);
   return 'ok';

@@ -1,6 +1,6 @@
 import type { HouseholdState } from '../household/HouseholdState';
 import type { Op } from '../household/command';
-import type { BinRow } from '../household/entities';
+import type { BinRow } from '../household/registry';
 
 /** Where a bin can stand: on a shelf, or in another bin. */
 interface Standing {

@@ -1,4 +1,5 @@
 import {
+  AS_ADULT,
   binFields,
   itemFields,
   lotFields,
@@ -9,10 +10,10 @@ import {
 import { HouseholdState } from '../household/HouseholdState';
 import { applyCommand } from '../household/applyCommand';
 import type { Op } from '../household/command';
-import type { ItemRow, ShelfRow, SpaceRow } from '../household/entities';
+import type { ItemRow, ShelfRow, SpaceRow } from '../household/registry';
 import { modelSpace } from '../fit/spaceModel';
 import { lowItems } from '../stock/attention';
-import { LOT_START } from '../household/command';
+import { lot as lotEntity } from '../stock/lot.entity';
 import {
   clearOutState,
   disposalCaution,
@@ -40,7 +41,7 @@ let serial = 0;
 const context = { newId: () => `n${serial++}`, now: '2026-11-25T10:00:00.000Z', today: '2026-11-25' };
 
 function run(state: HouseholdState, ops: Op[]): void {
-  const applied = applyCommand(state, { id: `c${serial++}`, intent: 'test', occurredAt: context.now, ops }, 2);
+  const applied = applyCommand(state, { id: `c${serial++}`, intent: 'test', occurredAt: context.now, ops }, AS_ADULT);
   if (!applied.ok) throw new Error(JSON.stringify(applied.refusal));
   for (const row of applied.changed) state.put(row);
 }
@@ -172,7 +173,7 @@ describe('made-up patterns and copies', () => {
 
 describe('grouping by a school', () => {
   const item = (more: Partial<ItemRow>): ItemRow => ({ ...base('i'), ...itemFields(), ...more });
-  const lot = { ...base('l'), ...lotFields(), ...LOT_START };
+  const lot = { ...base('l'), ...lotFields(), ...lotEntity.derived!.start };
   it.each([
     ['kind', { category: 'lanterns' }, 'lanterns'],
     ['season', { tags: ['midsummer'] }, 'summer'],
@@ -285,7 +286,12 @@ describe('a round of emptying a space', () => {
     const put = (id: string, nookId: string, n: number): void =>
       state.put({
         entity: 'lot',
-        row: { ...base(id), ...lotFields({ itemId: 'tea', nookId }), ...LOT_START, quantityThousandths: n },
+        row: {
+          ...base(id),
+          ...lotFields({ itemId: 'tea', nookId }),
+          ...lotEntity.derived!.start,
+          quantityThousandths: n,
+        },
       });
     put('stray', 's0', 1000);
     expect(suggestHome(state, state.get('lot', 'stray')!, 'rack')).toBeNull();

@@ -1,5 +1,5 @@
 import type { HouseholdState } from '../household/HouseholdState';
-import type { ItemRow, LotRow } from '../household/entities';
+import type { ItemRow, LotRow } from '../household/registry';
 import type { CivilDate } from '../shelflife/civilDate';
 import { dueState, effectiveDue, SOON_DAYS, type Due } from '../shelflife/dueDate';
 

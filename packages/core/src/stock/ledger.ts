@@ -1,4 +1,4 @@
-import type { EventKey, LotBalance } from '../household/entities';
+import type { EventKey, LotBalance } from '../household/registry';
 
 export const LEDGER_EVENT_KINDS = [
   'put_in',

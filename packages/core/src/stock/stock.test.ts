@@ -10,13 +10,13 @@ import {
   planPutIn,
   planTake,
 } from './stockPlans';
-import { idMaker, itemFields, lotFields, lotRow, sampleHome } from '../household/sampleHome.test-support';
+import { AS_ADULT, idMaker, itemFields, lotFields, lotRow, sampleHome } from '../household/sampleHome.test-support';
 import { applyCommand } from '../household/applyCommand';
 import { pluralUnit } from './recordLine/units';
 
 const context = { newId: idMaker(), now: '2026-11-24T08:00:00.000Z', today: '2026-11-24' };
 const apply = (state: ReturnType<typeof sampleHome>, ops: ReturnType<typeof planTake>): void => {
-  const applied = applyCommand(state, { id: 'c', intent: 't', occurredAt: context.now, ops }, 2);
+  const applied = applyCommand(state, { id: 'c', intent: 't', occurredAt: context.now, ops }, AS_ADULT);
   if (!applied.ok) throw new Error(applied.refusal.kind);
   for (const row of applied.changed) state.put(row);
 };

@@ -1,5 +1,5 @@
 import type { Op } from '../household/command';
-import type { ItemRow, LotFields, LotRow } from '../household/entities';
+import type { ItemRow, LotFields, LotRow } from '../household/registry';
 import type { CivilDate } from '../shelflife/civilDate';
 import { effectiveDue } from '../shelflife/dueDate';
 import type { LedgerEvent, LedgerEventKind } from './ledger';

@@ -33,7 +33,7 @@ export function HistoryScreen() {
     refetchOnMount: 'always',
   });
   const takeBack = async (entry: HistoryEntry): Promise<void> => {
-    const outcome = await run('undone', renewed(entry.inverse.ops), entry.id);
+    const outcome = await run('undone', renewed(entry.inverse?.ops ?? []), entry.id);
     toast(outcome.ok ? { text: 'Taken back.' } : { text: refusalWords(outcome.refusal), problem: true });
     setTimeout(() => void queries.invalidateQueries({ queryKey: ['history'] }), 600);
   };
@@ -48,7 +48,7 @@ export function HistoryScreen() {
           title={entry.summary.length > 0 ? entry.summary.join('; ') : said(entry.intent)}
           detail={`${said(entry.intent)} · ${entry.by} · ${new Date(entry.occurredAt).toLocaleString(undefined, { dateStyle: 'medium', timeStyle: 'short' })}${entry.undone ? ' · taken back' : ''}`}
           right={
-            entry.undone || entry.inverse.ops.length === 0 ? null : (
+            entry.undone || (entry.inverse?.ops.length ?? 0) === 0 ? null : (
               <Button label="Take back" onPress={() => void takeBack(entry)} />
             )
           }

@@ -1,59 +1,85 @@
-import { describeCommand } from '@ours/core';
-import { YStack } from 'tamagui';
+import { describeRefusedOps } from '@ours/core';
+import { useState } from 'react';
+import { XStack, YStack } from 'tamagui';
+import type { QueuedCommand } from '@/data/deviceDb';
 import { useHousehold, useHouseholdContext } from '@/data/HouseholdProvider';
+import { placeThatIsGone } from '@/data/HouseholdStore';
 import { refusalWords } from '@/data/refusalWords';
+import { useSession } from '@/data/SessionProvider';
+import { NookPicker } from '@/features/spaces/NookPicker';
 import { Button } from '@/ui/Button';
+import { Dialog } from '@/ui/Dialog';
 import { ListHeading, ListRow } from '@/ui/ListRow';
 import { Screen } from '@/ui/Screen';
-import { Words } from '@/ui/Words';
+import { Small, Strong, Words } from '@/ui/Words';
+import { connectionWords } from './words';
 
 /** What has not reached the server yet, and what it would not take. */
 export function WaitingScreen() {
   const { connection, syncNow, store } = useHouseholdContext();
+  const { checkMe } = useSession();
   const { waiting, refused, state } = useHousehold((snapshot) => ({
     waiting: snapshot.store.waiting,
     refused: snapshot.store.refused,
     state: snapshot.state,
   }));
-  const words = (command: (typeof waiting)[number]['command']): string => {
-    const lines = describeCommand(state, command);
+  const [placing, setPlacing] = useState<QueuedCommand | null>(null);
+  const words = ({ command }: QueuedCommand): string => {
+    const lines = describeRefusedOps(state, command);
     return lines.length > 0 ? lines.join('; ') : command.intent.replace(/_/g, ' ');
   };
+  const when = ({ command }: QueuedCommand): string =>
+    new Date(command.occurredAt).toLocaleString(undefined, { dateStyle: 'medium', timeStyle: 'short' });
   return (
     <Screen title="Saving" back="/">
       <YStack padding={16} gap={10}>
-        <Words>
-          {connection === 'online'
-            ? 'This device is in step with the others.'
-            : connection === 'signed_out'
-              ? 'This device is signed out; sign in again to send what waits.'
-              : 'There is no line to the server. Everything works; changes are kept here and sent when it is back.'}
-        </Words>
-        <Button label="Try now" onPress={syncNow} />
+        <Words>{store.isLost ? connectionWords('lost') : connectionWords(connection)}</Words>
+        {connection === 'other_home' ? (
+          <Button label="Go to the home this browser is signed in to" onPress={() => void checkMe()} />
+        ) : (
+          <Button label="Try now" onPress={syncNow} />
+        )}
       </YStack>
       {refused.length > 0 ? <ListHeading title="Needs you" remark={`${refused.length}`} /> : null}
       {refused.map((queued) => (
-        <ListRow
+        <YStack
           key={queued.at}
-          title={words(queued.command)}
-          detail={refusalWords(queued.refusal!)}
-          right={
-            <>
-              <Button label="Try again" onPress={() => void store.settle(queued.at, 'retry').then(syncNow)} />
-              <Button kind="quiet" label="Drop" onPress={() => void store.settle(queued.at, 'drop')} />
-            </>
-          }
-        />
+          padding={16}
+          gap={8}
+          borderBottomWidth={1}
+          borderColor="$borderColor"
+          testID="needs-you"
+        >
+          <Strong>{words(queued)}</Strong>
+          <Words>{refusalWords(queued.refusal!)}</Words>
+          <Small>{when(queued)}</Small>
+          <XStack gap={8} flexWrap="wrap">
+            {placeThatIsGone(state, queued.refusal) === null ? null : (
+              <Button kind="primary" label="Choose another place" onPress={() => setPlacing(queued)} />
+            )}
+            <Button label="Try again" onPress={() => void store.settle(queued.at, { how: 'retry' }).then(syncNow)} />
+            <Button kind="quiet" label="Drop it" onPress={() => void store.settle(queued.at, { how: 'drop' })} />
+          </XStack>
+        </YStack>
       ))}
       {waiting.length > 0 ? <ListHeading title="Waiting to be sent" remark={`${waiting.length}`} /> : null}
       {waiting.map((queued) => (
-        <ListRow
-          key={queued.at}
-          title={words(queued.command)}
-          detail={new Date(queued.command.occurredAt).toLocaleTimeString()}
-        />
+        <ListRow key={queued.at} title={words(queued)} detail={when(queued)} />
       ))}
       {waiting.length + refused.length === 0 ? <Words padding={16}>Nothing waits.</Words> : null}
+      {placing ? (
+        <Dialog title="Another place" open onClose={() => setPlacing(null)}>
+          <Words>{words(placing)}</Words>
+          <NookPicker
+            label="Where does it go?"
+            exclude={placeThatIsGone(state, placing.refusal)}
+            onPick={(nookId) => {
+              setPlacing(null);
+              void store.settle(placing.at, { how: 'elsewhere', nookId }).then(syncNow);
+            }}
+          />
+        </Dialog>
+      ) : null}
     </Screen>
   );
 }

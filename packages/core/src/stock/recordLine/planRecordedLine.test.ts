@@ -1,5 +1,5 @@
 import { applyCommand } from '../../household/applyCommand';
-import { idMaker, lotRow, sampleHome } from '../../household/sampleHome.test-support';
+import { AS_ADULT, idMaker, lotRow, sampleHome } from '../../household/sampleHome.test-support';
 import { isNamed, planRecordedLine, singularKey } from './planRecordedLine';
 import { recordLine } from './recordLine';
 
@@ -11,7 +11,7 @@ function save(line: string, knows = true) {
   const card = recordLine(line, { order: 'dmy', today: context.today });
   const known = knows ? state.get('item', 'lanterns')! : null;
   const plan = planRecordedLine(state, known, card, 'bin', context);
-  const applied = applyCommand(state, { id: 'c', intent: 't', occurredAt: context.now, ops: plan.ops }, 2);
+  const applied = applyCommand(state, { id: 'c', intent: 't', occurredAt: context.now, ops: plan.ops }, AS_ADULT);
   if (!applied.ok) throw new Error(applied.refusal.kind);
   for (const row of applied.changed) state.put(row);
   const here = (itemId: string) =>

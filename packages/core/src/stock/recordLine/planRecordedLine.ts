@@ -1,7 +1,7 @@
 import { foldText } from '../../find/foldText';
 import type { HouseholdState } from '../../household/HouseholdState';
 import type { Op } from '../../household/command';
-import type { ItemRow, LotFields } from '../../household/entities';
+import type { ItemRow, LotFields } from '../../household/registry';
 import { convertMeasure } from '../convertMeasure';
 import { oldestFirst, planCount, planPutIn, planTake, type PlanContext } from '../stockPlans';
 import type { RecordedLine } from './recordLine';

@@ -1,4 +1,4 @@
-import type { DateKind, PackSize } from '../../household/entities';
+import type { DateKind, PackSize } from '../../household/registry';
 import type { CivilDate } from '../../shelflife/civilDate';
 import type { DateHabits, DatePrecision } from '../../shelflife/readDate';
 import { readCode } from '../../spaces/nookCode';

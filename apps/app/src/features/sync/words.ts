@@ -1,0 +1,21 @@
+import type { Connection } from '@/data/SyncEngine';
+
+/** How it stands between this device and the server, in full sentences. */
+export function connectionWords(connection: Connection | 'lost'): string {
+  switch (connection) {
+    case 'online':
+      return 'This device is in step with the others.';
+    case 'connecting':
+      return 'Asking the server …';
+    case 'signed_out':
+      return 'This device is signed out; sign in again to send what waits.';
+    case 'other_home':
+      return 'This browser is signed in as somebody else or to another home, perhaps in another tab. Nothing is sent from here; what waits is kept until this home is opened again.';
+    case 'stuck':
+      return 'The server answers, but what it sends leads nowhere. Everything recorded is kept here. Try again; if it stays so, the server needs looking after.';
+    case 'lost':
+      return 'The browser has cleared or closed this app’s data on this device. Nothing more can be kept here until the page is loaded again.';
+    case 'offline':
+      return 'There is no line to the server. Everything works; changes are kept here and sent when it is back.';
+  }
+}

@@ -1,0 +1,29 @@
+import { Router } from 'express';
+import { inHome } from '../../accounts/signedIn';
+import type { Context } from '../../context';
+
+const KEEP_ALIVE_MS = 25_000;
+
+/**
+ * GET /api/nudges: server-sent events that carry only the newest change number, or nothing when something may have been
+ * missed. The stream ends with its session.
+ */
+export function nudgeRoutes(context: Context): Router {
+  const router = Router();
+  router.get('/nudges', inHome(context), (req, res) => {
+    const { householdId, sessionId } = req.signedIn!;
+    res.writeHead(200, { 'content-type': 'text/event-stream', 'cache-control': 'no-store', 'x-accel-buffering': 'no' });
+    res.write('retry: 2000\n\n');
+    const stopChanges = context.nudges.subscribe(householdId, (seq) => res.write(`data: ${seq ?? ''}\n\n`));
+    const stopSession = context.nudges.onSessionEnd(sessionId, () => res.end());
+    const keepAlive = setInterval(() => res.write(': here\n\n'), KEEP_ALIVE_MS);
+    const forget = context.streams.add(res);
+    res.on('close', () => {
+      clearInterval(keepAlive);
+      stopChanges();
+      stopSession();
+      forget();
+    });
+  });
+  return router;
+}

@@ -1,0 +1,18 @@
+import { defineEntity } from './defineEntity';
+import { added, currency, oneOf, orNull, text } from './field';
+import { ADULTS } from './permissions';
+
+export const household = defineEntity('household', {
+  fields: {
+    name: text(1, 120),
+    lengthUnit: oneOf('metric', 'inch'),
+    /** How `03/04` is read: day first, month first, or (null) always asked. */
+    dateOrder: orNull(oneOf('dmy', 'mdy')),
+    /** Null or missing means EUR. */
+    currency: added(orNull(currency)),
+  },
+  retire: 'never',
+  single: true,
+  writtenBy: ADULTS,
+  title: ({ name }) => name,
+});

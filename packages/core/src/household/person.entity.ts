@@ -1,0 +1,20 @@
+import { defineEntity } from './defineEntity';
+import { length, longText, oneOf, orNull, text, whole } from './field';
+
+export const PERSON_ROLES = ['adult', 'child', 'helper'] as const;
+export type PersonRole = (typeof PERSON_ROLES)[number];
+
+export const person = defineEntity('person', {
+  fields: {
+    name: text(1, 120),
+    role: oneOf(...PERSON_ROLES),
+    /** Whole years on the day it was noted, or null when nobody wrote it down. */
+    ageYears: orNull(whole(0, 130)),
+    /** Height a hand reaches without a step, above the floor. */
+    reachTenthMm: orNull(length()),
+    note: longText(2000),
+  },
+  retire: 'freely',
+  writtenBy: 'member',
+  title: ({ name }) => name,
+});

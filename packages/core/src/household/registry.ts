@@ -1,0 +1,132 @@
+/**
+ * Every kind of row a household consists of: one line each. Rows are keyed by `(household, id)`; `seq` is the number of
+ * the change that last touched a row, `retired` is its tombstone.
+ */
+import { container } from '../fit/container.entity';
+import { plan } from '../fit/plan.entity';
+import { bin } from '../spaces/bin.entity';
+import { clearOut, verdict } from '../spaces/clearOut.entity';
+import { room } from '../spaces/room.entity';
+import { shelf } from '../spaces/shelf.entity';
+import { space } from '../spaces/space.entity';
+import { item } from '../stock/item.entity';
+import { line } from '../stock/line.entity';
+import { lot } from '../stock/lot.entity';
+import type { EntityDefinition } from './defineEntity';
+import { referencesIn, type AnyField, type FieldsIn, type Reference } from './field';
+import { household } from './household.entity';
+import { person } from './person.entity';
+
+export const ENTITIES = {
+  household,
+  person,
+  room,
+  space,
+  shelf,
+  bin,
+  item,
+  lot,
+  line,
+  container,
+  plan,
+  clear_out: clearOut,
+  verdict,
+};
+type Entities = typeof ENTITIES;
+export type EntityKind = keyof Entities;
+type DerivedOf<E> = E extends EntityDefinition<infer _F, infer D> ? FieldsIn<D> : never;
+
+export interface RowBase {
+  id: string;
+  seq: number;
+  retired: boolean;
+}
+export type FieldsOf = { [K in EntityKind]: FieldsIn<Entities[K]['fields']> };
+export type RowOf = { [K in EntityKind]: RowBase & FieldsOf[K] & DerivedOf<Entities[K]> };
+export type AnyRow = RowOf[EntityKind];
+/** A row together with what kind of row it is, as it crosses the wire and lies on the device. */
+export type TaggedRow = { [K in EntityKind]: { entity: K; row: RowOf[K] } }[EntityKind];
+
+/** Every kind there is, in the order in which they are made and sent: what is pointed at comes first where it can. */
+export const entityKinds = (): EntityKind[] => Object.keys(ENTITIES) as EntityKind[];
+export const isEntityKind = (kind: string): kind is EntityKind => Object.hasOwn(ENTITIES, kind);
+export const definitionOf = (kind: EntityKind): EntityDefinition => ENTITIES[kind] as unknown as EntityDefinition;
+
+/** All columns of a kind: what devices send, then what the rules keep. */
+export const columnsOf = (kind: EntityKind): Record<string, AnyField> => {
+  const { fields, derived } = definitionOf(kind);
+  return { ...fields, ...derived?.fields };
+};
+
+/** A kind's fields that are references by themselves, not inside a list or record. */
+export function refFieldsOf(kind: EntityKind): { key: string; field: Extract<AnyField, { kind: 'ref' }> }[] {
+  return Object.entries(definitionOf(kind).fields).flatMap(([key, field]) =>
+    field.kind === 'ref' ? [{ key, field }] : [],
+  );
+}
+
+/** Everything a row (or some of its fields) refers to. */
+export function referencesOf(kind: EntityKind, fields: object): (Reference & { key: string })[] {
+  return Object.entries(definitionOf(kind).fields).flatMap(([key, field]) =>
+    referencesIn(field, (fields as Record<string, unknown>)[key]).map((found) => ({ ...found, key })),
+  );
+}
+
+/** The ids of the rows a row is listed under. */
+export function parentsOf({ entity, row }: TaggedRow): string[] {
+  const { sitsIn } = definitionOf(entity);
+  if (sitsIn) return sitsIn(row as never);
+  const parents: string[] = [];
+  for (const { key, field } of refFieldsOf(entity)) {
+    const id = (row as unknown as Record<string, string | null>)[key];
+    if (field.hold !== 'known' && id) parents.push(id);
+  }
+  return parents;
+}
+
+/** Whether this kind of row carries a nook's code. */
+export const hasCode = (kind: EntityKind): boolean => definitionOf(kind).fields.code?.kind === 'code';
+
+export type HouseholdFields = FieldsOf['household'];
+export type PersonFields = FieldsOf['person'];
+export type RoomFields = FieldsOf['room'];
+export type SpaceFields = FieldsOf['space'];
+export type ShelfFields = FieldsOf['shelf'];
+export type BinFields = FieldsOf['bin'];
+export type ItemFields = FieldsOf['item'];
+export type LotFields = FieldsOf['lot'];
+export type LineFields = FieldsOf['line'];
+export type ContainerFields = FieldsOf['container'];
+export type PlanFields = FieldsOf['plan'];
+export type ClearOutFields = FieldsOf['clear_out'];
+export type VerdictFields = FieldsOf['verdict'];
+
+export type HouseholdRow = RowOf['household'];
+export type PersonRow = RowOf['person'];
+export type RoomRow = RowOf['room'];
+export type SpaceRow = RowOf['space'];
+export type ShelfRow = RowOf['shelf'];
+export type BinRow = RowOf['bin'];
+export type ItemRow = RowOf['item'];
+export type LotRow = RowOf['lot'];
+export type LineRow = RowOf['line'];
+export type ContainerRow = RowOf['container'];
+export type PlanRow = RowOf['plan'];
+export type ClearOutRow = RowOf['clear_out'];
+export type VerdictRow = RowOf['verdict'];
+/** How much of a lot there is, and up to which event that is known. */
+export type LotBalance = DerivedOf<Entities['lot']>;
+
+export type NookKind = 'space' | 'shelf' | 'bin';
+export const NOOK_KINDS: readonly NookKind[] = ['space', 'shelf', 'bin'];
+export type Nook = { kind: 'space'; row: SpaceRow } | { kind: 'shelf'; row: ShelfRow } | { kind: 'bin'; row: BinRow };
+
+export { BIN_LOOKS } from '../spaces/bin.entity';
+export type { BinLook, BinStanding } from '../spaces/bin.entity';
+export type { BuildObstacle, School, SpaceBuild, SpaceKind } from '../spaces/space.entity';
+export type { ShelfAid, ShelfBuild, ShelfKind } from '../spaces/shelf.entity';
+export type { Verdict } from '../spaces/clearOut.entity';
+export type { ItemTraits, Textile } from '../stock/item.entity';
+export type { DateKind, EventKey, PackSize } from '../stock/lot.entity';
+export type { PlanGroup, PlannedBin, PlannedShelf } from '../fit/plan.entity';
+export { PERSON_ROLES, type PersonRole } from './person.entity';

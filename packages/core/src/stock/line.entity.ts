@@ -1,0 +1,10 @@
+import { defineEntity } from '../household/defineEntity';
+import { longText, orNull, weakRef } from '../household/field';
+
+/** A line that could not be read, kept word for word until someone has dealt with it. */
+export const line = defineEntity('line', {
+  fields: { text: longText(1000, 1), nookId: orNull(weakRef('space', 'shelf', 'bin')) },
+  retire: 'freely',
+  writtenBy: 'member',
+  title: (row) => `“${row.text}”`,
+});

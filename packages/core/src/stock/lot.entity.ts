@@ -1,0 +1,55 @@
+import { defineEntity } from '../household/defineEntity';
+import {
+  day,
+  id,
+  instant,
+  longText,
+  oneOf,
+  orNull,
+  quantity,
+  record,
+  text,
+  within,
+  yesNo,
+  type Holds,
+} from '../household/field';
+
+const packSize = record({
+  /** In thousandths of `unit`. */
+  amountThousandths: quantity(1),
+  unit: text(1, 20),
+});
+export type PackSize = Holds<typeof packSize>;
+export type DateKind = 'best_before' | 'use_by';
+
+/** The order of ledger events: when it happened, then the event's id. */
+const eventKey = record({ occurredAt: instant, id });
+export type EventKey = Holds<typeof eventKey>;
+
+export const lot = defineEntity('lot', {
+  fields: {
+    itemId: within('item'),
+    /** The space, shelf or bin this amount sits in. */
+    nookId: within('space', 'shelf', 'bin'),
+    packSize: orNull(packSize),
+    expiresOn: orNull(day),
+    dateKind: orNull(oneOf('best_before', 'use_by')),
+    openedOn: orNull(day),
+    frozenOn: orNull(day),
+    note: longText(2000),
+  },
+  derived: {
+    fields: {
+      quantityThousandths: quantity(),
+      /** More was taken than was known; the number needs a look. */
+      pleaseCount: yesNo,
+      countedAt: orNull(eventKey),
+      lastAt: orNull(eventKey),
+    },
+    start: { quantityThousandths: 0, pleaseCount: false, countedAt: null, lastAt: null },
+  },
+  retire: 'when_empty',
+  writtenBy: 'member',
+  title: () => null,
+  occupies: ({ quantityThousandths }) => quantityThousandths > 0,
+});
