@@ -1,96 +1,247 @@
-import { createContext, migrateDatabase, signUp } from '@ours/server';
+import { writeCode, type Command, type Op } from '@ours/core';
+import { writeRows } from '@ours/server';
 import { execFileSync } from 'node:child_process';
 import { mkdtempSync, writeFileSync } from 'node:fs';
 import { tmpdir } from 'node:os';
-import { join, resolve } from 'node:path';
+import { join } from 'node:path';
+import { drizzle } from 'drizzle-orm/node-postgres';
 import pg from 'pg';
-import pino from 'pino';
 import { v7 as uuidv7 } from 'uuid';
-import { table } from './table';
+import { bigHome } from './bigHome';
+import { quantile, table } from './table';
+import { TestBed, type Client } from './TestBed';
 
-const root = resolve(import.meta.dirname, '..');
-const SECONDS = 5;
-const CLIENTS = 4;
+const SECONDS = 4;
 
-/** Commands per second beside bare single-row inserts by pgbench: same cluster, same durability, same number of clients. */
+/** The data path over HTTP beside bare single-row inserts by pgbench: same cluster, same durability, same number of clients. */
 export async function benchCommands(): Promise<void> {
-  const printed = execFileSync('bash', [`${root}/tools/cluster.sh`, 'start', 'test'], { encoding: 'utf8' });
-  const cluster = Object.fromEntries(
-    printed
-      .trim()
-      .split('\n')
-      .map((line) => line.split(/=(.*)/s).slice(0, 2)),
-  ) as Record<string, string>;
-  const name = `bench_${Date.now()}`;
-  const inDatabase = (url: string): string => url.replace(/\/[^/]*$/, `/${name}`);
-  const admin = new pg.Client({ connectionString: cluster.OWNER_URL! });
-  await admin.connect();
-  await admin.query(`create database ${name}`);
-  const durability = await admin.query(
-    "select string_agg(name || '=' || setting, ', ') as said from pg_settings where name in ('fsync', 'synchronous_commit', 'full_page_writes')",
-  );
-  await migrateDatabase(inDatabase(cluster.OWNER_URL!));
-  const bare = pgbenchInserts(inDatabase(cluster.OWNER_URL!));
-  const context = await createContext({
-    databaseUrl: inDatabase(cluster.DATABASE_URL!),
-    log: pino({ level: 'silent' }),
-  });
-  const oneHome = await commandsPerSecond(context, 1);
-  const fourHomes = await commandsPerSecond(context, CLIENTS);
-  await context.close();
-  await admin.query(`drop database ${name} with (force)`);
-  await admin.end();
-  table(`Commands, ${CLIENTS} clients (${durability.rows[0].said})`, [
-    ['what', 'per second', 'share of bare inserts'],
-    ['pgbench, bare single-row inserts', bare, 1],
-    ['commands, one household (in a line by its lock)', oneHome, oneHome / bare],
-    [`commands, ${CLIENTS} households`, fourHomes, fourHomes / bare],
-  ]);
+  const bed = await TestBed.open();
+  try {
+    execFileSync('psql', [
+      '-qX',
+      bed.ownerUrl,
+      '-c',
+      'create table bench_row (id bigserial primary key, at timestamptz, what text)',
+    ]);
+    await singlesAndBatches(bed);
+    await waiting(bed);
+    await reading(bed);
+  } finally {
+    await bed.close();
+  }
 }
 
-function pgbenchInserts(url: string): number {
+async function singlesAndBatches(bed: TestBed): Promise<void> {
+  const rows: (string | number)[][] = [
+    ['what', 'per second', 'pgbench, as many clients', 'share', 'node ms CPU each', 'PostgreSQL ms CPU each'],
+  ];
+  for (const [size, clients, homes] of [
+    [1, 1, 1],
+    [1, 4, 1],
+    [1, 4, 4],
+    [1, 16, 1],
+    [1, 16, 16],
+    [50, 1, 1],
+    [50, 4, 4],
+  ] as const) {
+    const bare = pgbenchInserts(bed.ownerUrl, clients);
+    const before = bed.cpu();
+    const { done, seconds } = await commandsFor(bed, size, clients, homes);
+    const after = bed.cpu();
+    const rate = done / seconds;
+    const what = `${size === 1 ? 'single commands' : `batches of ${size}`}, ${clients} clients, ${homes} homes`;
+    const each = (used: number): number => (used * 1000) / done;
+    rows.push([what, rate, bare, rate / bare, each(after.node - before.node), each(after.postgres - before.postgres)]);
+  }
+  table(`Commands over HTTP (${await bed.durability()})`, rows);
+}
+
+export function pgbenchInserts(url: string, clients: number): number {
   const script = join(mkdtempSync(join(tmpdir(), 'nook-bench-')), 'insert.sql');
   writeFileSync(script, "insert into bench_row (at, what) values (now(), 'one row');\n");
-  execFileSync('psql', [
-    '-qX',
-    url,
-    '-c',
-    'create table bench_row (id bigserial primary key, at timestamptz, what text)',
-  ]);
   const bin = execFileSync('pg_config', ['--bindir'], { encoding: 'utf8' }).trim();
   const printed = execFileSync(
     `${bin}/pgbench`,
-    ['-n', '-c', String(CLIENTS), '-T', String(SECONDS), '-f', script, '-d', url],
+    ['-n', '-c', String(clients), '-T', String(SECONDS), '-f', script, '-d', url],
     { encoding: 'utf8', stdio: ['ignore', 'pipe', 'ignore'] },
   );
   return Number(/tps = ([\d.]+)/.exec(printed)?.[1]);
 }
 
-async function commandsPerSecond(context: Awaited<ReturnType<typeof createContext>>, homes: number): Promise<number> {
-  const senders = await Promise.all(
-    Array.from({ length: homes }, () =>
-      signUp(context, {
-        name: 'Bench',
-        email: `${uuidv7()}@ferry-house.example`,
-        password: 'a ferry on the river',
-        householdName: 'Ferry house',
-      }),
-    ),
-  );
-  const until = Date.now() + SECONDS * 1000;
-  const started = Date.now();
-  let done = 0;
-  const client = async (at: number): Promise<void> => {
-    const sender = senders[at % homes]!;
-    while (Date.now() < until) {
-      const occurredAt = new Date().toISOString();
-      const room = { op: 'create', entity: 'room', id: uuidv7(), fields: { name: 'Boat loft', sort: 0 } } as const;
-      const command = { id: uuidv7(), intent: 'bench', occurredAt, ops: [room] };
-      const [answer] = await context.commands.run(sender, { commands: [command] });
-      if (answer?.status !== 'applied') throw new Error('refused');
-      done++;
-    }
+/** A home with one lot in it, and a maker of commands that put something onto it. */
+async function homeWithLot(client: Client): Promise<() => Command> {
+  const [room, space, item, lot] = [uuidv7(), uuidv7(), uuidv7(), uuidv7()];
+  const ops: Op[] = [
+    { op: 'create', entity: 'room', id: room, fields: { name: 'Boat loft', sort: 0 } },
+    {
+      op: 'create',
+      entity: 'space',
+      id: space,
+      fields: {
+        roomId: room,
+        name: 'Rack 1',
+        kind: 'storage_rack',
+        code: writeCode('BL1', ''),
+        widthTenthMm: null,
+        heightTenthMm: null,
+        depthTenthMm: null,
+        postWidthTenthMm: null,
+        locked: false,
+        note: '',
+        sort: 0,
+      },
+    },
+    {
+      op: 'create',
+      entity: 'item',
+      id: item,
+      fields: {
+        name: 'Tea lights',
+        category: '',
+        unit: 'piece',
+        synonyms: [],
+        tags: [],
+        lowAtThousandths: null,
+        openedDays: null,
+        freezerMonths: null,
+      },
+    },
+    {
+      op: 'create',
+      entity: 'lot',
+      id: lot,
+      fields: {
+        itemId: item,
+        nookId: space,
+        packSize: null,
+        expiresOn: null,
+        dateKind: null,
+        openedOn: null,
+        frozenOn: null,
+        note: '',
+      },
+    },
+  ];
+  const command = (operations: Op[]): Command => ({
+    id: uuidv7(),
+    intent: 'bench',
+    occurredAt: new Date().toISOString(),
+    ops: operations,
+  });
+  const [answer] = await client.send([command(ops)]);
+  if (answer?.status !== 'applied') throw new Error('refused');
+  return () => {
+    const occurredAt = new Date().toISOString();
+    const event = {
+      id: uuidv7(),
+      lotId: lot,
+      kind: 'put_in',
+      quantityThousandths: 1000,
+      occurredAt,
+      reason: null,
+      voids: null,
+    } as const;
+    return command([{ op: 'event', event }]);
   };
-  await Promise.all(Array.from({ length: CLIENTS }, (_, at) => client(at)));
-  return done / ((Date.now() - started) / 1000);
+}
+
+export async function commandsFor(bed: TestBed, size: number, clients: number, homes: number) {
+  const accounts = await Promise.all(Array.from({ length: homes }, () => bed.client().signUp()));
+  const makers = await Promise.all(accounts.map(homeWithLot));
+  const run = async (until: number): Promise<number> => {
+    let done = 0;
+    const one = async (at: number): Promise<void> => {
+      const client = accounts[at % homes]!.again();
+      while (performance.now() < until) {
+        const answers = await client.send(Array.from({ length: size }, makers[at % homes]!));
+        if (answers.some(({ status }) => status !== 'applied')) throw new Error('refused');
+        done += size;
+      }
+    };
+    await Promise.all(Array.from({ length: clients }, (_, at) => one(at)));
+    return done;
+  };
+  await run(performance.now() + 500);
+  const started = performance.now();
+  const done = await run(started + SECONDS * 1000);
+  return { done, seconds: (performance.now() - started) / 1000 };
+}
+
+/** A phone that comes back with 500 commands. */
+async function waiting(bed: TestBed): Promise<void> {
+  const client = await bed.client().signUp();
+  const make = await homeWithLot(client);
+  const seconds: number[] = [];
+  for (let round = 0; round < 5; round++) {
+    const commands = Array.from({ length: 500 }, make);
+    const started = performance.now();
+    for (let at = 0; at < 500; at += 100) await client.send(commands.slice(at, at + 100));
+    seconds.push((performance.now() - started) / 1000);
+  }
+  table('500 waiting commands in batches of 100', [
+    ['median s', 'most s'],
+    [quantile(seconds, 0.5), Math.max(...seconds)],
+  ]);
+}
+
+/** The first reading of a big home with tombstones, and asking when there is nothing new. */
+async function reading(bed: TestBed): Promise<void> {
+  const client = await bed.client().signUp();
+  const { state } = bigHome(10_000);
+  const owner = new pg.Client({ connectionString: bed.ownerUrl });
+  await owner.connect();
+  const ids = new Map<string, string>();
+  const idOf = (id: string): string => {
+    if (/^[0-9a-f]{8}-/.test(id)) return id;
+    if (!ids.has(id)) ids.set(id, uuidv7());
+    return ids.get(id)!;
+  };
+  const rows = (['room', 'space', 'shelf', 'bin', 'item', 'lot'] as const).flatMap((entity) =>
+    state.all(entity).map((row) => {
+      const own = 'itemId' in row ? { itemId: idOf(row.itemId) } : {};
+      return { entity, row: { ...row, ...own, id: idOf(row.id), seq: 2 } } as never;
+    }),
+  );
+  const gone = Array.from({ length: 5000 }, (_, at) => ({
+    entity: 'room',
+    row: { id: uuidv7(), seq: 2, retired: true, name: `r${at}`, sort: 0 },
+  })) as never[];
+  for (let at = 0; at < rows.length; at += 5000)
+    await writeRows(drizzle(owner) as never, client.home, rows.slice(at, at + 5000));
+  await writeRows(drizzle(owner) as never, client.home, gone);
+  await owner.query('update household_seq set seq = 2 where household_id = $1', [client.home]);
+  await owner.query('analyze');
+  await owner.end();
+  let [pages, bytes, cursor] = [0, 0, null as string | null];
+  const started = performance.now();
+  do {
+    const { body } = await client.call('GET', `/changes?since=0${cursor === null ? '' : `&cursor=${cursor}`}`);
+    pages++;
+    bytes += body.length;
+    cursor = (JSON.parse(body) as { cursor: string | null }).cursor;
+  } while (cursor !== null);
+  const seconds = (performance.now() - started) / 1000;
+  const before = bed.cpu();
+  const samples: number[] = [];
+  for (let at = 0; at < 2000; at++) {
+    const asked = performance.now();
+    await client.call('GET', '/changes?since=2');
+    samples.push(performance.now() - asked);
+  }
+  const after = bed.cpu();
+  table(
+    `First reading of ${rows.length.toLocaleString('en')} rows beside ${gone.length.toLocaleString('en')} tombstones, then nothing new`,
+    [
+      ['pages', 'MB', 's', 'nothing new, median ms', 'p95 ms', 'node ms CPU each', 'PostgreSQL ms CPU each'],
+      [
+        pages,
+        bytes / 1e6,
+        seconds,
+        quantile(samples.slice(200), 0.5),
+        quantile(samples.slice(200), 0.95),
+        (after.node - before.node) / 2,
+        (after.postgres - before.postgres) / 2,
+      ],
+    ],
+  );
 }

@@ -1,8 +1,10 @@
 import type pg from 'pg';
 import type { Logger } from 'pino';
+import type { SessionCache } from './accounts/SessionCache';
 import type { SlowDown } from './accounts/slowDown';
 import type { Database } from './db/connect';
 import type { CommandLine } from './engine/commands/CommandLine';
+import type { RequestCounter } from './http/RequestCounter';
 import type { Nudges } from './engine/nudges/nudges';
 import type { OpenStreams } from './engine/nudges/OpenStreams';
 
@@ -14,7 +16,9 @@ export interface Context {
   commands: CommandLine;
   nudges: Nudges;
   streams: OpenStreams;
+  sessions: SessionCache;
   slowDown: SlowDown;
+  requests: RequestCounter;
   log: Logger;
   now: () => Date;
   newId: () => string;

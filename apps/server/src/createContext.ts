@@ -1,6 +1,6 @@
 import pg from 'pg';
 import pino, { type Logger } from 'pino';
-import { v7 as uuidv7 } from 'uuid';
+import { SessionCache } from './accounts/SessionCache';
 import { SlowDown } from './accounts/slowDown';
 import type { Context } from './context';
 import { connect, createPool } from './db/connect';
@@ -8,12 +8,15 @@ import { CommandLine } from './engine/commands/CommandLine';
 import { forgetOldInverses } from './engine/commands/forgetOldInverses';
 import { listenForNudges } from './engine/nudges/nudges';
 import { OpenStreams } from './engine/nudges/OpenStreams';
+import { newId } from './newId';
+import { RequestCounter } from './http/RequestCounter';
 import { describeError } from './http/describeError';
 
 export interface ContextOptions {
   databaseUrl: string;
   log?: Logger;
   signInTriesPerMinute?: number;
+  requestsPerMinute?: number;
   hosts?: readonly string[];
   trustProxy?: string | null;
   /** How long to wait for the database at start; it may come up after the server. */
@@ -24,6 +27,8 @@ const HERE = ['localhost', '127.0.0.1', '[::1]'];
 /** Plans of these statements never depend on the values: planning anew costs more than running. */
 const PLAN_ONCE = '-c plan_cache_mode=force_generic_plan -c jit=off';
 const AGAIN_MS = 300;
+/** A phone that comes back after a day in the cellar sends its queue in batches; nobody needs more than this. */
+const REQUESTS_PER_MINUTE = 1200;
 
 /** Builds what the features share; `close` ends its connections. */
 export async function createContext(options: ContextOptions): Promise<Context & { close: () => Promise<void> }> {
@@ -33,9 +38,10 @@ export async function createContext(options: ContextOptions): Promise<Context & 
   const lines = createPool(databaseUrl, { max: 6, pipeline: true, settings: '-c jit=off' });
   const writers = createPool(databaseUrl, { max: 8, pipeline: true, settings: PLAN_ONCE });
   const now = () => new Date();
-  const newId = () => uuidv7();
   await waitFor(db.$client, options.waitMs ?? 60_000, log);
   const nudges = listenForNudges(() => new pg.Client({ connectionString: databaseUrl, keepAlive: true }));
+  const sessions = new SessionCache(() => nudges.isListening());
+  nudges.onAnySessionEnd((sessionId) => (sessionId === null ? sessions.forgetAll() : sessions.forget(sessionId)));
   const commands = new CommandLine({
     pool: writers,
     log,
@@ -54,6 +60,8 @@ export async function createContext(options: ContextOptions): Promise<Context & 
     now,
     newId,
     signInTriesPerMinute: options.signInTriesPerMinute ?? 20,
+    requests: new RequestCounter(options.requestsPerMinute ?? REQUESTS_PER_MINUTE),
+    sessions,
     hosts: [...HERE, ...(options.hosts ?? [])],
     trustProxy: options.trustProxy ?? null,
     close: async () => {

@@ -1,8 +1,8 @@
 import { forgetOldSessions } from './accounts/sessions';
-import { createApp } from './app';
+import { createServer } from './app';
 import { createContext } from './createContext';
 
-const { DATABASE_URL, PORT = '4310', STATIC_DIR, SIGN_IN_TRIES, HOSTS, TRUST_PROXY } = process.env;
+const { DATABASE_URL, PORT = '4310', STATIC_DIR, SIGN_IN_TRIES, HOSTS, TRUST_PROXY, REQUESTS_PER_MINUTE } = process.env;
 if (!DATABASE_URL) throw new Error('DATABASE_URL is not set; start the server with ./run demo');
 
 const STOP_MS = 10_000;
@@ -13,10 +13,14 @@ const context = await createContext({
   databaseUrl: DATABASE_URL,
   hosts: HOSTS ? HOSTS.split(',').map((host) => host.trim().toLowerCase()) : [],
   trustProxy: TRUST_PROXY ?? null,
+  ...(REQUESTS_PER_MINUTE ? { requestsPerMinute: Number(REQUESTS_PER_MINUTE) } : {}),
   ...(SIGN_IN_TRIES ? { signInTriesPerMinute: Number(SIGN_IN_TRIES) } : {}),
 });
-const server = createApp(context, STATIC_DIR ?? null).listen(Number(PORT), '127.0.0.1', (error?: Error) => {
-  if (error) throw error;
+const server = createServer(context, STATIC_DIR ?? null);
+server.once('error', (error) => {
+  throw error;
+});
+server.listen(Number(PORT), '127.0.0.1', () => {
   context.log.info({ port: Number(PORT) }, 'listening');
 });
 server.keepAliveTimeout = KEEP_ALIVE_MS;

@@ -14,7 +14,7 @@ import type { AddressInfo } from 'node:net';
 import pg from 'pg';
 import pino from 'pino';
 import { v7 as uuidv7 } from 'uuid';
-import { createApp } from './app';
+import { createServer } from './app';
 import { createContext } from './createContext';
 import { migrateDatabase } from './db/migrate';
 
@@ -36,7 +36,7 @@ export async function startServer(): Promise<TestServer> {
   await migrateDatabase(inDatabase(owner, name), `${__dirname}/../drizzle`);
   const databaseUrl = inDatabase(app, name);
   const context = await createContext({ databaseUrl, log: pino({ level: 'silent' }), signInTriesPerMinute: 1000 });
-  const server = createApp(context, null).listen(0, '127.0.0.1');
+  const server = createServer(context, null).listen(0, '127.0.0.1');
   await new Promise((done) => server.once('listening', done));
   return {
     base: `http://127.0.0.1:${(server.address() as AddressInfo).port}/api`,

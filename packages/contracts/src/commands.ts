@@ -5,6 +5,7 @@ import {
   MOST_COMMANDS_PER_BATCH,
   MOST_OPS_PER_COMMAND,
   type Command,
+  type EntityKind,
   type Refusal,
   type TaggedRow,
 } from '@ours/core';
@@ -30,40 +31,63 @@ const ledgerEvent = Joi.object({
   voids: Joi.when('kind', { is: 'voided', then: uuid.required(), otherwise: Joi.valid(null).required() }),
 });
 
-const perEntity = (key: 'create' | 'change'): Joi.Schema[] =>
-  ENTITY_KINDS.map((entity) =>
-    Joi.object({
-      op: Joi.valid(key).required(),
-      entity: Joi.valid(entity).required(),
-      id: uuid.required(),
-      fields: (key === 'create' ? createSchema(entity) : changeSchema(entity)).required(),
-    }),
+const changing = (op: 'create' | 'change', entity: EntityKind): Joi.ObjectSchema =>
+  Joi.object({
+    op: Joi.valid(op).required(),
+    entity: Joi.valid(entity).required(),
+    id: uuid.required(),
+    fields: (op === 'create' ? createSchema(entity) : changeSchema(entity)).required(),
+  });
+const KINDS_OF_OP = ['create', 'change', 'retire', 'restore', 'event'] as const;
+const OF_RETIRING = Joi.object({
+  op: Joi.valid('retire', 'restore').required(),
+  entity: entityKind.required(),
+  id: uuid.required(),
+});
+const OF_EVENT = Joi.object({ op: Joi.valid('event').required(), event: ledgerEvent.required() });
+const OF_NO_KNOWN_OP = Joi.object({ op: Joi.valid(...KINDS_OF_OP).required() })
+  .unknown()
+  .required();
+const OF_NO_KNOWN_KIND = Joi.object({ entity: entityKind.required() }).unknown();
+const BY_KIND = new Map(
+  ENTITY_KINDS.map((entity) => [
+    entity as unknown,
+    { create: changing('create', entity), change: changing('change', entity) },
+  ]),
+);
+
+/** The schema an operation has to hold to, found by what it says it is: alternatives would try one after the other. */
+function schemaOfOp(op: unknown): Joi.Schema {
+  const { op: kind, entity } = (op ?? {}) as { op?: unknown; entity?: unknown };
+  if (kind === 'event') return OF_EVENT;
+  if (kind === 'retire' || kind === 'restore') return OF_RETIRING;
+  if (kind !== 'create' && kind !== 'change') return OF_NO_KNOWN_OP;
+  return BY_KIND.get(entity)?.[kind] ?? OF_NO_KNOWN_KIND;
+}
+
+const OPTIONS: Joi.ValidationOptions = { abortEarly: true, convert: false, stripUnknown: false };
+const written = (path: readonly (string | number)[]): string =>
+  path.reduce<string>(
+    (text, step) => (typeof step === 'number' ? `${text}[${step}]` : text ? `${text}.${step}` : step),
+    '',
   );
 
-const byEntity = (key: 'create' | 'change'): Joi.Schema => {
-  const schemas = perEntity(key);
-  return Joi.alternatives().conditional('.entity', {
-    switch: ENTITY_KINDS.map((entity, at) => ({ is: entity, then: schemas[at]! })),
-    otherwise: Joi.object({ entity: entityKind.required() }).unknown(),
-  });
-};
-
-const op = Joi.alternatives().conditional('.op', {
-  switch: [
-    { is: 'create', then: byEntity('create') },
-    { is: 'change', then: byEntity('change') },
-    { is: 'event', then: Joi.object({ op: Joi.valid('event').required(), event: ledgerEvent.required() }) },
-    {
-      is: Joi.valid('retire', 'restore'),
-      then: Joi.object({
-        op: Joi.valid('retire', 'restore').required(),
-        entity: entityKind.required(),
-        id: uuid.required(),
-      }),
-    },
-  ],
-  otherwise: Joi.object({ op: Joi.valid('create', 'change', 'retire', 'restore', 'event').required() }).unknown(),
-});
+/** The operations of a command; what is wrong with one is told with its whole path, as Joi itself would. */
+const ops = Joi.array()
+  .min(1)
+  .max(MOST_OPS_PER_COMMAND)
+  .custom((list: unknown[], helpers) => {
+    for (const [at, op] of list.entries()) {
+      const detail = schemaOfOp(op).validate(op, OPTIONS).error?.details[0];
+      if (!detail) continue;
+      const label = written(detail.path);
+      const full = written([...(helpers.state.path ?? []), at, ...detail.path]);
+      const sentence = detail.message.replace(`"${label === '' ? 'value' : label}"`, `"${full}"`);
+      return helpers.error('op', { sentence, read: detail.context?.value });
+    }
+    return list;
+  })
+  .messages({ op: '{{#sentence}}' });
 
 export const commandSchema = Joi.object<Command>({
   id: uuid.required(),
@@ -71,7 +95,7 @@ export const commandSchema = Joi.object<Command>({
     .pattern(/^[a-z_]{2,40}$/)
     .required(),
   occurredAt: instant.required(),
-  ops: Joi.array().items(op).min(1).max(MOST_OPS_PER_COMMAND).required(),
+  ops: ops.required(),
   undoes: uuid.allow(null),
 });
 
@@ -139,14 +163,15 @@ export function check<T>(
   schema: Joi.Schema<T>,
   value: unknown,
 ): { ok: true; value: T } | { ok: false; problem: string } {
-  const result = schema.validate(value, { abortEarly: true, convert: false, stripUnknown: false });
+  const result = schema.validate(value, OPTIONS);
   if (result.error) return { ok: false, problem: sentence(result.error) };
   return { ok: true, value: result.value as T };
 }
 
 function sentence(error: Joi.ValidationError): string {
   const detail = error.details[0];
-  const read = detail?.context?.value;
+  const { context } = detail ?? {};
+  const read = detail?.type === 'op' ? context?.read : context?.value;
   const shown = read === undefined || typeof read === 'object' ? '' : `; read: ${JSON.stringify(read).slice(0, 80)}`;
   return `${detail?.message ?? 'The request could not be read'}${shown}.`;
 }

@@ -47,7 +47,9 @@ export function accountRoutes(context: Context): Router {
   router.post('/demo-session', fewTries(), async (req, res) => {
     await begin(req, res, await service.signInToDemo(context));
   });
+  // Asked for whenever the app opens: the cookie lives on from here.
   router.get('/me', session, async (req, res) => {
+    setSessionCookie(res, sessionToken(req)!);
     res.json(await service.describeMe(context, req.signedIn!));
   });
   router.get('/sessions', session, async (req, res) => {

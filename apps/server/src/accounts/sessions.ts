@@ -37,19 +37,23 @@ export async function openSession(
 }
 
 /** Who a session token belongs to, or null; notes that it was seen, at most every hour, and prolongs it then. */
-export async function whoIs(context: Context, token: string): Promise<{ who: SignedIn; renewed: boolean } | null> {
+export async function whoIs(context: Context, token: string): Promise<SignedIn | null> {
   const now = context.now();
+  const tokenHash = hashToken(token);
+  const known = context.sessions.get(tokenHash, now.getTime());
+  if (known) return known;
   const [found] = await context.db
     .select()
     .from(session)
-    .where(and(eq(session.tokenHash, hashToken(token)), isNull(session.revokedAt), gt(session.expiresAt, now)));
+    .where(and(eq(session.tokenHash, tokenHash), isNull(session.revokedAt), gt(session.expiresAt, now)));
   if (!found) return null;
-  const renewed = now.getTime() - found.lastSeenAt.getTime() > SEEN_MS;
-  if (renewed) {
+  if (now.getTime() - found.lastSeenAt.getTime() > SEEN_MS) {
     const seen = { lastSeenAt: now, expiresAt: end(context) };
     await context.db.update(session).set(seen).where(eq(session.id, found.id));
   }
-  return { who: { sessionId: found.id, accountId: found.accountId, householdId: found.householdId }, renewed };
+  const who = { sessionId: found.id, accountId: found.accountId, householdId: found.householdId };
+  context.sessions.put(tokenHash, who, now.getTime());
+  return who;
 }
 
 export async function listSessions(context: Context, who: SignedIn): Promise<SessionView[]> {
@@ -82,7 +86,7 @@ export async function revokeSession(context: Context, who: SignedIn, sessionId: 
 /** Signing in as somebody else ends the session this browser had. */
 export async function endSessionOf(context: Context, token: string | undefined): Promise<void> {
   const found = token ? await whoIs(context, token) : null;
-  if (found) await revokeSession(context, found.who, found.who.sessionId);
+  if (found) await revokeSession(context, found, found.sessionId);
 }
 
 /** From now on the session is for another home; its streams end, since they follow the former one. */
@@ -98,6 +102,7 @@ export async function forgetOldSessions(context: Context): Promise<void> {
 }
 
 async function tellEnded(context: Context, sessionId: string): Promise<void> {
+  context.sessions.forget(sessionId);
   const [channel, payload] = sessionNotice(sessionId);
   await context.db.execute(sql`select pg_notify(${channel}, ${payload})`);
 }

@@ -1,6 +1,7 @@
 import { ACCOUNT_HEADER, HOME_HEADER } from '@ours/contracts';
 import { parseCookie } from 'cookie';
 import type { NextFunction, Request, RequestHandler, Response } from 'express';
+import type { IncomingHttpHeaders } from 'node:http';
 import type { Context } from '../context';
 import { ProblemError } from '../problems/catalogue';
 import { whoIs } from './sessions';
@@ -21,36 +22,46 @@ declare module 'express-serve-static-core' {
   }
 }
 
-export const sessionToken = (req: Request): string | undefined => parseCookie(req.headers.cookie ?? '')[SESSION_COOKIE];
+type Asked = Record<string, unknown>;
+
+const tokenIn = (headers: IncomingHttpHeaders): string | undefined => parseCookie(headers.cookie ?? '')[SESSION_COOKIE];
+export const sessionToken = (req: Request): string | undefined => tokenIn(req.headers);
+
+/** Whose live session a request has. */
+async function sessionOf(context: Context, headers: IncomingHttpHeaders): Promise<SignedIn> {
+  const token = tokenIn(headers);
+  const found = token ? await whoIs(context, token) : null;
+  if (!found) throw new ProblemError('not_signed_in');
+  return found;
+}
+
+/**
+ * The session of a request about a home. The request names the home, and the account when it knows it: two tabs of one
+ * browser share the cookie, and one of them may have signed in to another home or as somebody else since. Membership is
+ * checked where the home's rows are read.
+ */
+export async function sessionInHome(context: Context, headers: IncomingHttpHeaders, query?: Asked): Promise<SignedIn> {
+  const who = await sessionOf(context, headers);
+  const home = headers[HOME_HEADER] ?? query?.household;
+  const account = headers[ACCOUNT_HEADER] ?? query?.account ?? who.accountId;
+  if (home !== who.householdId || account !== who.accountId) throw new ProblemError('other_home');
+  return who;
+}
 
 /** Lets a request through only with a live session. */
 export function signedIn(context: Context): RequestHandler {
-  return async (req: Request, res: Response, next: NextFunction) => {
-    const token = sessionToken(req);
-    const found = token ? await whoIs(context, token) : null;
-    if (!token || !found) throw new ProblemError('not_signed_in');
-    // The session was prolonged: the cookie lives as long.
-    if (found.renewed) setSessionCookie(res, token);
-    req.signedIn = found.who;
+  return async (req: Request, _res: Response, next: NextFunction) => {
+    req.signedIn = await sessionOf(context, req.headers);
     next();
   };
 }
 
-/**
- * Lets a request through only when it names the home that the session is for, and no other account: two tabs of one
- * browser share the cookie, and one of them may have signed in to another home or as somebody else since. Membership is checked where the home's rows are read.
- */
+/** Lets a request through only with a live session for the home that it names. */
 export function inHome(context: Context): RequestHandler {
-  const session = signedIn(context);
-  return (req, res, next) =>
-    session(req, res, (error?: unknown) => {
-      if (error) return next(error);
-      const named = req.get(HOME_HEADER) ?? req.query.household;
-      const account = req.get(ACCOUNT_HEADER) ?? req.query.account ?? req.signedIn!.accountId;
-      const { householdId, accountId } = req.signedIn!;
-      if (named !== householdId || account !== accountId) throw new ProblemError('other_home');
-      next();
-    });
+  return async (req: Request, _res: Response, next: NextFunction) => {
+    req.signedIn = await sessionInHome(context, req.headers, req.query);
+    next();
+  };
 }
 
 export function setSessionCookie(res: Response, token: string): void {

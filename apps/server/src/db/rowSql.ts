@@ -59,26 +59,37 @@ const typedColumns = (kind: EntityKind): (readonly [string, string])[] => [
   ...Object.entries(columnsOf(kind)).map(([key, field]) => [key, sqlTypeOf(field)] as const),
 ];
 
+/** Texts that follow from a kind alone are made once. */
+function perKind(make: (kind: EntityKind) => string): (kind: EntityKind) => string {
+  const made = new Map<EntityKind, string>();
+  return (kind) => {
+    const known = made.get(kind);
+    if (known !== undefined) return known;
+    const text = make(kind);
+    made.set(kind, text);
+    return text;
+  };
+}
+
 /** The columns of a kind under the names they have on the wire: `id, …, width_tenth_mm as "widthTenthMm"`. */
-export const wireColumns = (kind: EntityKind): string =>
+export const wireColumns = perKind((kind) =>
   typedColumns(kind)
     .map(([key]) => `"${columnName(key)}" as "${key}"`)
-    .join(', ');
+    .join(', '),
+);
 
-/** Rows of one kind as JSON. `where` may use $1 for the household. */
-export const selectRows = (kind: EntityKind, where: string): string =>
-  `select row_to_json(r) as "row" from (select ${wireColumns(kind)} from "${kind}" where household_id = $1 and ${where}) r`;
-
-/** Writes rows ($2, a JSON array) of a household ($1) as they now are; a row's id decides between new and changed. */
-export function upsertRows(kind: EntityKind): string {
+const upsert = perKind((kind) => {
   const columns = typedColumns(kind);
   const names = columns.map(([key]) => `"${columnName(key)}"`);
   const set = names.filter((name) => name !== '"id"').map((name) => `${name} = excluded.${name}`);
   return `insert into "${kind}" (household_id, ${names.join(', ')})
     select $1, ${columns.map(([key]) => `"${key}"`).join(', ')}
-    from jsonb_to_recordset($2::jsonb) as given(${columns.map(([key, type]) => `"${key}" ${type}`).join(', ')})
+    from jsonb_to_recordset(ROWS::jsonb) as given(${columns.map(([key, type]) => `"${key}" ${type}`).join(', ')})
     on conflict (household_id, id) do update set ${set.join(', ')}`;
-}
+});
+
+/** Writes rows (`rows`, a JSON array) of a household ($1) as they now are; a row's id decides between new and changed. */
+export const upsertRows = (kind: EntityKind, rows: string): string => upsert(kind).replace('ROWS', () => rows);
 
 /** The table of a kind as SQL, for the tests of a kind that no migration has made. */
 export const createTable = (kind: EntityKind): string =>

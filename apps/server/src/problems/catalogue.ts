@@ -28,3 +28,6 @@ export class ProblemError extends Error {
     super(detail);
   }
 }
+
+/** RFC 9457. */
+export const PROBLEM_TYPE = 'application/problem+json; charset=utf-8';

@@ -2,9 +2,19 @@ import type { Problem } from '@ours/contracts';
 import type { NextFunction, Request, Response } from 'express';
 import type { Logger } from 'pino';
 import { isUnavailable } from '../db/unavailable';
-import { ProblemError, PROBLEMS, type ProblemCode } from './catalogue';
+import { PROBLEM_TYPE, ProblemError, PROBLEMS } from './catalogue';
 
 const RETRY_AFTER_S = '2';
+
+type Known = Pick<ProblemError, 'code' | 'detail'>;
+
+export function problemBody({ code, detail }: Known): Problem {
+  const { status, title } = PROBLEMS[code];
+  return { type: `urn:every-nook:${code}`, title, status, detail, code };
+}
+
+export const problemHeaders = ({ code }: Known): Record<string, string> =>
+  code === 'unavailable' ? { 'retry-after': RETRY_AFTER_S } : {};
 
 /** Writes RFC 9457 problem documents; what it does not know becomes a 500 without details, and is logged. */
 export function problemHandler(log: Logger) {
@@ -12,20 +22,12 @@ export function problemHandler(log: Logger) {
     if (res.headersSent) return next(error);
     const known = asProblem(error);
     if (known.code === 'internal') log.error({ err: error }, 'unexpected error');
-    const { status, title } = PROBLEMS[known.code];
-    if (known.code === 'unavailable') res.setHeader('retry-after', RETRY_AFTER_S);
-    const body: Problem = {
-      type: `urn:every-nook:${known.code}`,
-      title,
-      status,
-      detail: known.detail,
-      code: known.code,
-    };
-    res.status(status).type('application/problem+json').send(JSON.stringify(body));
+    const body = problemBody(known);
+    res.status(body.status).set(problemHeaders(known)).type(PROBLEM_TYPE).send(JSON.stringify(body));
   };
 }
 
-function asProblem(error: unknown): { code: ProblemCode; detail: string } {
+export function asProblem(error: unknown): Known {
   if (error instanceof ProblemError) return error;
   if (isUnavailable(error)) return new ProblemError('unavailable');
   const type = (error as { type?: string } | null)?.type;

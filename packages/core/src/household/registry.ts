@@ -59,11 +59,21 @@ export const columnsOf = (kind: EntityKind): Record<string, AnyField> => {
 };
 
 /** A kind's fields that are references by themselves, not inside a list or record. */
-export function refFieldsOf(kind: EntityKind): { key: string; field: Extract<AnyField, { kind: 'ref' }> }[] {
-  return Object.entries(definitionOf(kind).fields).flatMap(([key, field]) =>
+export function refFieldsOf(kind: EntityKind): readonly RefField[] {
+  const known = refFields.get(kind);
+  if (known) return known;
+  const found = Object.entries(definitionOf(kind).fields).flatMap(([key, field]) =>
     field.kind === 'ref' ? [{ key, field }] : [],
   );
+  refFields.set(kind, found);
+  return found;
 }
+interface RefField {
+  key: string;
+  field: Extract<AnyField, { kind: 'ref' }>;
+}
+/** Found once for each kind: every row that is put asks for it. */
+const refFields = new Map<EntityKind, readonly RefField[]>();
 
 /** Everything a row (or some of its fields) refers to. */
 export function referencesOf(kind: EntityKind, fields: object): (Reference & { key: string })[] {

@@ -9,8 +9,8 @@ import { isUnavailable } from '../../db/unavailable';
 import { scopeStatement, together } from '../../db/together';
 import { ProblemError } from '../../problems/catalogue';
 import { applyGroup, type Job, type Sender } from './applyGroup';
-import { GroupState, lockHousehold, readHistories, readMembers, readsFor, type Read } from './groupReads';
-import { writesFor } from './groupWrites';
+import { GroupState, lockHousehold, readGroup, readHistories } from './groupReads';
+import { writeGroup } from './groupWrites';
 import { needsOf } from './neededRows';
 
 const MOST_COMMANDS = 200;
@@ -50,6 +50,8 @@ export class CommandLine {
 
   private async drain(householdId: string): Promise<void> {
     this.busy.add(householdId);
+    // What arrives at the same moment goes together.
+    await new Promise((done) => setImmediate(done));
     for (let group = this.next(householdId); group.length > 0; group = this.next(householdId)) {
       await this.answer(householdId, group);
     }
@@ -122,24 +124,32 @@ export class CommandLine {
     let broken: Error | undefined;
     try {
       const state = new GroupState();
-      const commands = jobs.flatMap(({ batch }) => batch.commands);
-      const devices = [...new Set(jobs.flatMap(({ batch }) => batch.device ?? []))];
-      await this.read(
-        client,
-        state,
-        ['begin', scopeStatement(householdId)],
-        [
-          lockHousehold(householdId),
-          readMembers(householdId, [...new Set(jobs.map(({ sender }) => sender.accountId))]),
-          ...readsFor(householdId, needsOf(householdId, commands), devices),
-        ],
+      const needs = needsOf(
+        householdId,
+        jobs.flatMap(({ batch }) => batch.commands),
       );
+      for (const lotId of needs.histories) state.histories.set(lotId, []);
+      const accounts = new Set(jobs.map(({ sender }) => sender.accountId));
+      const devices = [...new Set(jobs.flatMap(({ batch }) => batch.device ?? []))];
+      const [, , locked, found] = await together(client, [
+        'begin',
+        scopeStatement(householdId),
+        lockHousehold(householdId),
+        readGroup(householdId, needs, accounts, devices),
+      ]);
+      state.seq = (locked!.rows[0] as { seq: number } | undefined)?.seq ?? 0;
+      state.take(found!.rows);
       if (jobs.some(({ sender }) => !state.members.has(sender.accountId))) throw new ProblemError('not_signed_in');
       const { answers, outcome } = await applyGroup(state, jobs, {
         newId: this.ports.newId,
-        needHistories: (lots) => this.read(client, state, [], [readHistories(householdId, lots)]),
+        needHistories: async (lots) => {
+          for (const lotId of lots) state.histories.set(lotId, []);
+          const [histories] = await together(client, [readHistories(householdId, lots)]);
+          state.take(histories!.rows);
+        },
       });
-      await together(client, [...writesFor(householdId, outcome), 'commit']);
+      const write = writeGroup(householdId, outcome);
+      await together(client, write ? [write, 'commit'] : ['commit']);
       return answers;
     } catch (error) {
       await client.query('rollback').catch((failed: Error) => (broken = failed));
@@ -147,16 +157,6 @@ export class CommandLine {
     } finally {
       client.release(broken);
     }
-  }
-
-  private async read(
-    client: pg.PoolClient,
-    state: GroupState,
-    first: Parameters<typeof together>[1],
-    reads: readonly Read[],
-  ): Promise<void> {
-    const results = await together(client, [...first, ...reads.map(({ statement }) => statement)]);
-    reads.forEach(({ take }, at) => take(state, results[first.length + at]!.rows));
   }
 }
 

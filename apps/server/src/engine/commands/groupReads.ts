@@ -1,8 +1,9 @@
-/** The statements that read what a group of commands needs, and the reader made from their answers. */
+/** The one statement that reads what a group of commands needs, and the state made from its answer. */
 import {
   entityKinds,
   hasCode,
   HouseholdState,
+  isEntityKind,
   NOOK_KINDS,
   refFieldsOf,
   type EntityKind,
@@ -11,13 +12,14 @@ import {
   type Role,
   type TaggedRow,
 } from '@ours/core';
-import type pg from 'pg';
-import { CODE_SHAPE, columnName, selectRows } from '../../db/rowSql';
+import { CODE_SHAPE, columnName, wireColumns } from '../../db/rowSql';
+import { SqlParts } from '../../db/SqlParts';
 import type { Statement } from '../../db/together';
 import { followed, selfRefOf, type Needs } from './neededRows';
 
-const EVENT_COLUMNS = `id, lot_id, kind, quantity_thousandths, reason, voids,
-  to_char(occurred_at at time zone 'utc', 'YYYY-MM-DD"T"HH24:MI:SS.MS"Z"') as occurred_at`;
+const AS_ISO = (column: string): string => `to_char(${column} at time zone 'utc', 'YYYY-MM-DD"T"HH24:MI:SS.MS"Z"')`;
+const EVENT_COLUMNS = `id, lot_id as "lotId", kind, quantity_thousandths as "quantityThousandths",
+  ${AS_ISO('occurred_at')} as "occurredAt", reason, voids`;
 
 /** Lots that hold nothing keep no place from being retired: they need not be read for it. */
 const OCCUPIED: Partial<Record<EntityKind, string>> = { lot: 'and quantity_thousandths > 0' };
@@ -53,185 +55,141 @@ export class GroupState extends HouseholdState {
   override wasApplied(commandId: string): boolean {
     return this.applied.has(commandId);
   }
+
+  /** Takes in what `readGroup` answered. */
+  take(rows: readonly { what: string; row: unknown }[]): void {
+    for (const { what, row } of rows) this.takeOne(what, row as never);
+  }
+
+  private takeOne(what: string, row: never): void {
+    if (isEntityKind(what)) {
+      if (!this.get(what, (row as { id: string }).id)) this.put({ entity: what, row } as TaggedRow);
+    } else if (what === '=member') {
+      const { account, role, person } = row as { account: string; role: Role; person: string | null };
+      this.members.set(account, { role, personId: person });
+    } else if (what === '=answered') {
+      const answered = row as Answered;
+      this.answered.set(answered.id, answered);
+      if (answered.seq !== null) this.applied.add(answered.id);
+    } else if (what === '=event') {
+      this.events.set((row as LedgerEvent).id, row);
+    } else if (what === '=history') {
+      this.histories.get((row as LedgerEvent).lotId)!.push(row);
+    } else if (what === '=clock') {
+      const { device, at } = row as { device: string; at: string };
+      this.clocks.set(device, at);
+    }
+  }
 }
 
-/** A statement with what to do with its rows. */
-export interface Read {
-  statement: Statement;
-  take: (state: GroupState, rows: pg.QueryResult['rows']) => void;
-}
-
-const rowsOf =
-  (entity: EntityKind) =>
-  (state: GroupState, rows: { row: object }[]): void => {
-    for (const { row } of rows)
-      if (!state.get(entity, (row as { id: string }).id)) state.put({ entity, row } as TaggedRow);
-  };
-
-const toEvent = (row: Record<string, never>): LedgerEvent => ({
-  id: row.id!,
-  lotId: row.lot_id!,
-  kind: row.kind!,
-  quantityThousandths: Number(row.quantity_thousandths),
-  occurredAt: row.occurred_at!,
-  reason: row.reason!,
-  voids: row.voids!,
+/** Must come first: it takes the household's lock, and what is read after it is what holds now. */
+export const lockHousehold = (householdId: string): Statement => ({
+  text: 'select seq from household_seq where household_id = $1 for update',
+  values: [householdId],
 });
 
-/** Must be the first of all: it takes the household's lock, and what is read after it is what holds now. */
-export const lockHousehold = (householdId: string): Read => ({
-  statement: {
-    text: 'select seq from household_seq where household_id = $1 for update',
-    values: [householdId],
-  },
-  take: (state, rows) => (state.seq = (rows[0] as { seq: number } | undefined)?.seq ?? 0),
-});
+const part = (what: string, columns: string, from: string, where: string): string =>
+  `select '${what}'::text as what, row_to_json(r) as "row" from (select ${columns} from ${from} where household_id = $1 and ${where}) r`;
+const rowsPart = (entity: EntityKind, where: string): string => part(entity, wireColumns(entity), `"${entity}"`, where);
 
-export const readMembers = (householdId: string, accounts: string[]): Read => ({
-  statement: {
-    text: 'select account_id, role, person_id from membership where household_id = $1 and account_id = any($2::uuid[])',
-    values: [householdId, accounts],
-  },
-  take: (state, rows) => {
-    for (const { account_id, role, person_id } of rows) state.members.set(account_id, { role, personId: person_id });
-  },
-});
-
-export const readHistories = (householdId: string, lots: readonly string[]): Read => ({
-  statement: {
-    text: `select ${EVENT_COLUMNS} from ledger_event where household_id = $1 and lot_id = any($2::uuid[])`,
-    values: [householdId, [...lots]],
-  },
-  take: (state, rows) => {
-    for (const lotId of lots) state.histories.set(lotId, []);
-    for (const row of rows) state.histories.get(row.lot_id)?.push(toEvent(row));
-  },
-});
-
-/** Everything a group of commands needs, besides the lock and the members. */
-export function readsFor(householdId: string, needs: Needs, devices: readonly string[]): Read[] {
-  const reads: Read[] = [readAnswered(householdId, [...needs.commands])];
+/** Reads everything a group of commands needs, as rows of what it is and JSON. */
+export function readGroup(
+  householdId: string,
+  needs: Needs,
+  accounts: Iterable<string>,
+  devices: readonly string[],
+): Statement {
+  const sql = new SqlParts(householdId);
+  sql.add(
+    part(
+      '=member',
+      'account_id as account, role, person_id as person',
+      'membership',
+      `account_id = any(${sql.uuids(accounts)})`,
+    ),
+  );
+  sql.add(part('=answered', 'id, seq, refusal', 'command_log', `id = any(${sql.uuids(needs.commands)})`));
   const follow = followed(needs.follow);
   for (const entity of entityKinds()) {
     const ids = needs.ids.get(entity);
     const via = follow.get(entity) ?? [];
-    if (ids || via.length > 0) reads.push(readRows(householdId, entity, ids, via, needs));
+    if (ids || via.length > 0) addRows(sql, entity, ids ?? [], via, needs);
   }
-  for (const [entity, ids] of needs.retired) reads.push(...readContents(householdId, entity, [...ids]));
-  for (const [entity, ids] of needs.chains) reads.push(readChain(householdId, entity, [...ids]));
-  reads.push(...readAlike(householdId, needs));
-  if (needs.events.size > 0) reads.push(readEvents(householdId, [...needs.events]));
-  if (needs.histories.size > 0) reads.push(readHistories(householdId, [...needs.histories]));
-  if (devices.length > 0) reads.push(readClocks(householdId, devices));
-  return reads;
+  for (const [entity, ids] of needs.retired) addContents(sql, entity, ids);
+  for (const [entity, ids] of needs.chains) addChain(sql, entity, ids);
+  addAlike(sql, needs);
+  if (needs.events.size > 0) {
+    sql.add(part('=event', EVENT_COLUMNS, 'ledger_event', `id = any(${sql.uuids(needs.events)})`));
+  }
+  if (needs.histories.size > 0) addHistories(sql, needs.histories);
+  if (devices.length > 0) {
+    const columns = `device_id as device, ${AS_ISO('last_at')} as at`;
+    sql.add(part('=clock', columns, 'device_clock', `device_id = any(${sql.uuids(devices)})`));
+  }
+  return { text: sql.joined(' union all '), values: sql.values };
 }
 
-const readAnswered = (householdId: string, ids: string[]): Read => ({
-  statement: {
-    text: 'select id, seq, refusal from command_log where household_id = $1 and id = any($2::uuid[])',
-    values: [householdId, ids],
-  },
-  take: (state, rows) => {
-    for (const row of rows as Answered[]) {
-      state.answered.set(row.id, row);
-      if (row.seq !== null) state.applied.add(row.id);
-    }
-  },
-});
+/** Reads the whole histories of some lots. */
+export function readHistories(householdId: string, lots: Iterable<string>): Statement {
+  const sql = new SqlParts(householdId);
+  addHistories(sql, lots);
+  return { text: sql.joined(''), values: sql.values };
+}
 
-function readRows(
-  householdId: string,
+const addHistories = (sql: SqlParts, lots: Iterable<string>): void =>
+  sql.add(part('=history', EVENT_COLUMNS, 'ledger_event', `lot_id = any(${sql.uuids(lots)})`));
+
+function addRows(
+  sql: SqlParts,
   entity: EntityKind,
-  ids: ReadonlySet<string> | undefined,
+  ids: Iterable<string>,
   via: { from: EntityKind; key: string }[],
   needs: Needs,
-): Read {
-  const parts = via.map(
-    ({ from, key }, at) =>
-      `|| array(select "${columnName(key)}" from "${from}" where household_id = $1 and id = any($${at + 3}::uuid[]) and "${columnName(key)}" is not null)`,
-  );
-  return {
-    statement: {
-      text: selectRows(entity, `id = any($2::uuid[] ${parts.join(' ')})`),
-      values: [householdId, [...(ids ?? [])], ...via.map(({ from }) => [...(needs.ids.get(from) ?? [])])],
-    },
-    take: rowsOf(entity),
-  };
+): void {
+  const named = sql.uuids(ids);
+  const reached = via.map(({ from, key }) => {
+    const column = `"${columnName(key)}"`;
+    const those = sql.uuids(needs.ids.get(from) ?? []);
+    return `|| array(select ${column} from "${from}" where household_id = $1 and id = any(${those}) and ${column} is not null)`;
+  });
+  sql.add(rowsPart(entity, `id = any(${named} ${reached.join(' ')})`));
 }
 
 /** What sits in rows that are to be retired. */
-function readContents(householdId: string, parent: EntityKind, ids: string[]): Read[] {
-  return entityKinds().flatMap((entity) =>
-    refFieldsOf(entity).flatMap(({ key, field }) =>
-      field.hold === 'within' && field.to.includes(parent)
-        ? [
-            {
-              statement: {
-                text: selectRows(
-                  entity,
-                  `"${columnName(key)}" = any($2::uuid[]) and not retired ${OCCUPIED[entity] ?? ''}`,
-                ),
-                values: [householdId, ids],
-              },
-              take: rowsOf(entity),
-            },
-          ]
-        : [],
-    ),
-  );
+function addContents(sql: SqlParts, parent: EntityKind, ids: Iterable<string>): void {
+  const those = sql.uuids(ids);
+  for (const entity of entityKinds()) {
+    for (const { key, field } of refFieldsOf(entity)) {
+      if (field.hold !== 'within' || !field.to.includes(parent)) continue;
+      sql.add(rowsPart(entity, `"${columnName(key)}" = any(${those}) and not retired ${OCCUPIED[entity] ?? ''}`));
+    }
+  }
 }
 
 /** The rows that some rows sit in, and those that sit in them, through all levels. */
-function readChain(householdId: string, entity: EntityKind, ids: string[]): Read {
-  const column = columnName(selfRefOf(entity)!);
-  const step = (name: string, on: string) =>
-    `${name}(id, up) as (
-       select id, "${column}" from "${entity}" where household_id = $1 and id = any($2::uuid[])
-       union select b.id, b."${column}" from "${entity}" b join ${name} on ${on} where b.household_id = $1)`;
-  return {
-    statement: {
-      text: `with recursive ${step('above', 'b.id = above.up')}, ${step('below', `b."${column}" = below.id and not b.retired`)}
-        ${selectRows(entity, 'id = any(array(select id from above) || array(select id from below))')}`,
-      values: [householdId, ids],
-    },
-    take: rowsOf(entity),
-  };
+function addChain(sql: SqlParts, entity: EntityKind, ids: Iterable<string>): void {
+  const column = `"${columnName(selfRefOf(entity)!)}"`;
+  const those = sql.uuids(ids);
+  const chain = (on: string): string =>
+    `array(with recursive chain(id, up) as (
+       select id, ${column} from "${entity}" where household_id = $1 and id = any(${those})
+       union select b.id, b.${column} from "${entity}" b join chain on ${on} where b.household_id = $1)
+     select id from chain)`;
+  sql.add(
+    rowsPart(entity, `id = any(${chain('b.id = chain.up')} || ${chain(`b.${column} = chain.id and not b.retired`)})`),
+  );
 }
 
 /** Nooks whose codes read like one that is given out or comes back. */
-function readAlike(householdId: string, needs: Needs): Read[] {
+function addAlike(sql: SqlParts, needs: Needs): void {
   const back = NOOK_KINDS.filter((kind) => needs.follow.has(kind) && hasCode(kind));
-  if (needs.shapes.size === 0 && back.length === 0) return [];
-  const more = back.map(
-    (kind, at) =>
-      `|| array(select ${CODE_SHAPE} from "${kind}" where household_id = $1 and id = any($${at + 3}::uuid[]))`,
-  );
-  return NOOK_KINDS.map((entity) => ({
-    statement: {
-      text: selectRows(entity, `not retired and ${CODE_SHAPE} = any($2::text[] ${more.join(' ')})`),
-      values: [householdId, [...needs.shapes], ...back.map((kind) => [...(needs.ids.get(kind) ?? [])])],
-    },
-    take: rowsOf(entity),
-  }));
+  if (needs.shapes.size === 0 && back.length === 0) return;
+  const shapes = sql.value([...needs.shapes]);
+  const more = back.map((kind) => {
+    const those = sql.uuids(needs.ids.get(kind) ?? []);
+    return `|| array(select ${CODE_SHAPE} from "${kind}" where household_id = $1 and id = any(${those}))`;
+  });
+  for (const entity of NOOK_KINDS) {
+    sql.add(rowsPart(entity, `not retired and ${CODE_SHAPE} = any(${shapes}::text[] ${more.join(' ')})`));
+  }
 }
-
-const readEvents = (householdId: string, ids: string[]): Read => ({
-  statement: {
-    text: `select ${EVENT_COLUMNS} from ledger_event where household_id = $1 and id = any($2::uuid[])`,
-    values: [householdId, ids],
-  },
-  take: (state, rows) => {
-    for (const row of rows) state.events.set(row.id, toEvent(row));
-  },
-});
-
-const readClocks = (householdId: string, devices: readonly string[]): Read => ({
-  statement: {
-    text: `select device_id, to_char(last_at at time zone 'utc', 'YYYY-MM-DD"T"HH24:MI:SS.MS"Z"') as last_at
-      from device_clock where household_id = $1 and device_id = any($2::uuid[])`,
-    values: [householdId, [...devices]],
-  },
-  take: (state, rows) => {
-    for (const { device_id, last_at } of rows) state.clocks.set(device_id, last_at);
-  },
-});

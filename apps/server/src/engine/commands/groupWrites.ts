@@ -1,6 +1,7 @@
 /** The statements that write what a group of commands did: one for each table. */
 import type { Command, EntityKind, LedgerEvent, Refusal, TaggedRow } from '@ours/core';
 import { upsertRows } from '../../db/rowSql';
+import { SqlParts } from '../../db/SqlParts';
 import type { Statement } from '../../db/together';
 import { changeNotice } from '../nudges/nudges';
 
@@ -29,31 +30,40 @@ export interface GroupOutcome {
   changed: boolean;
 }
 
-const LOG = `insert into command_log (household_id, id, seq, account_id, intent, occurred_at, received_at, undoes, summary,
-    inverse, refusal, said_at, device_id)
+const LOG = (rows: string): string => `insert into command_log (household_id, id, seq, account_id, intent, occurred_at,
+    received_at, undoes, summary, inverse, refusal, said_at, device_id)
   select $1, id, seq, "accountId", intent, "occurredAt", "receivedAt", undoes, summary, inverse, refusal, "saidAt", "deviceId"
-  from jsonb_to_recordset($2::jsonb) as given(id uuid, seq bigint, "accountId" uuid, intent text, "occurredAt" timestamptz,
+  from jsonb_to_recordset(${rows}::jsonb) as given(id uuid, seq bigint, "accountId" uuid, intent text, "occurredAt" timestamptz,
     "receivedAt" timestamptz, undoes uuid, summary text[], inverse jsonb, refusal jsonb, "saidAt" timestamptz, "deviceId" uuid)`;
-const EVENTS = `insert into ledger_event (household_id, id, lot_id, command_id, kind, quantity_thousandths, occurred_at, reason, voids)
+const EVENTS = (rows: string): string => `insert into ledger_event (household_id, id, lot_id, command_id, kind,
+    quantity_thousandths, occurred_at, reason, voids)
   select $1, id, "lotId", "commandId", kind, "quantityThousandths", "occurredAt", reason, voids
-  from jsonb_to_recordset($2::jsonb) as given(id uuid, "lotId" uuid, "commandId" uuid, kind text, "quantityThousandths" bigint,
-    "occurredAt" timestamptz, reason text, voids uuid)`;
-const CLOCKS = `insert into device_clock (household_id, device_id, last_at)
-  select $1, device, at from unnest($2::uuid[], $3::timestamptz[]) as given(device, at)
+  from jsonb_to_recordset(${rows}::jsonb) as given(id uuid, "lotId" uuid, "commandId" uuid, kind text,
+    "quantityThousandths" bigint, "occurredAt" timestamptz, reason text, voids uuid)`;
+const CLOCKS = (devices: string, times: string): string => `insert into device_clock (household_id, device_id, last_at)
+  select $1, device, at from unnest(${devices}::uuid[], ${times}::timestamptz[]) as given(device, at)
   on conflict (household_id, device_id) do update set last_at = greatest(device_clock.last_at, excluded.last_at)`;
 
-export function writesFor(householdId: string, outcome: GroupOutcome): Statement[] {
-  const given = (text: string, rows: unknown[]): Statement[] =>
-    rows.length === 0 ? [] : [{ text, values: [householdId, JSON.stringify(rows)] }];
+/** One statement for all that a group changed, each table written once; null when nothing is to be written. */
+export function writeGroup(householdId: string, outcome: GroupOutcome): Statement | null {
+  const sql = new SqlParts(householdId);
+  const json = (rows: unknown[]): string => sql.value(JSON.stringify(rows));
+  let count = 0;
+  const add = (text: string): void => sql.add(`w${count++} as (${text})`);
   const byKind = new Map<EntityKind, unknown[]>();
-  for (const { entity, row } of outcome.rows.values()) byKind.set(entity, [...(byKind.get(entity) ?? []), row]);
-  const list = [...given(LOG, outcome.log), ...given(EVENTS, outcome.events)];
-  for (const [entity, rows] of byKind) list.push(...given(upsertRows(entity), rows));
+  for (const { entity, row } of outcome.rows.values()) {
+    const own = byKind.get(entity);
+    if (own) own.push(row);
+    else byKind.set(entity, [row]);
+  }
+  if (outcome.log.length > 0) add(LOG(json(outcome.log)));
+  if (outcome.events.length > 0) add(EVENTS(json(outcome.events)));
+  for (const [entity, rows] of byKind) add(upsertRows(entity, json(rows)));
   const { clocks } = outcome;
-  if (clocks.size > 0) list.push({ text: CLOCKS, values: [householdId, [...clocks.keys()], [...clocks.values()]] });
-  if (!outcome.changed) return list;
-  const seq = 'update household_seq set seq = $2 where household_id = $1';
-  list.push({ text: seq, values: [householdId, outcome.seq] });
-  list.push({ text: 'select pg_notify($1, $2)', values: [...changeNotice(householdId, outcome.seq)] });
-  return list;
+  if (clocks.size > 0) add(CLOCKS(sql.value([...clocks.keys()]), sql.value([...clocks.values()])));
+  if (outcome.changed) add(`update household_seq set seq = ${sql.value(outcome.seq)} where household_id = $1`);
+  if (sql.isEmpty) return null;
+  const [channel, payload] = changeNotice(householdId, outcome.seq);
+  const tell = outcome.changed ? `pg_notify(${sql.value(channel)}, ${sql.value(payload)})` : '1';
+  return { text: `with ${sql.joined(', ')} select ${tell}`, values: sql.values };
 }

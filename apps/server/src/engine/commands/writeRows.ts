@@ -6,6 +6,6 @@ import { upsertRows } from '../../db/rowSql';
 export async function writeRows(tx: Transaction, householdId: string, rows: readonly TaggedRow[]): Promise<void> {
   for (const kind of new Set<EntityKind>(rows.map(({ entity }) => entity))) {
     const own = rows.filter(({ entity }) => entity === kind).map(({ row }) => row);
-    await tx.$client.query(upsertRows(kind), [householdId, JSON.stringify(own)]);
+    await tx.$client.query(upsertRows(kind, '$2'), [householdId, JSON.stringify(own)]);
   }
 }

@@ -15,6 +15,10 @@ export interface Nudges {
   subscribe(householdId: string, onChange: (seq: number | null) => void): () => void;
   /** Calls back when this session has ended, on this server or another. */
   onSessionEnd(sessionId: string, onEnd: () => void): () => void;
+  /** Calls back with every session that ends; with null when some may have ended unheard. */
+  onAnySessionEnd(onEnd: (sessionId: string | null) => void): void;
+  /** Whether an end would be heard at this moment. */
+  isListening(): boolean;
   close(): Promise<void>;
 }
 
@@ -29,6 +33,7 @@ export const sessionNotice = (sessionId: string) => [SESSIONS, sessionId] as con
 export function listenForNudges(newClient: () => pg.Client): Nudges {
   const changes = new EventEmitter().setMaxListeners(0);
   const ends = new EventEmitter().setMaxListeners(0);
+  const anyEnd: ((sessionId: string | null) => void)[] = [];
   let client: pg.Client | null = null;
   let timer: NodeJS.Timeout | null = null;
   let closed = false;
@@ -56,7 +61,10 @@ export function listenForNudges(newClient: () => pg.Client): Nudges {
     next.on('error', () => lost(next));
     next.on('end', () => lost(next));
     next.on('notification', ({ channel, payload = '' }) => {
-      if (channel === SESSIONS) return void ends.emit(payload);
+      if (channel === SESSIONS) {
+        for (const call of anyEnd) call(payload);
+        return void ends.emit(payload);
+      }
       const [householdId, seq] = payload.split(' ');
       if (householdId) changes.emit(householdId, Number(seq));
     });
@@ -67,6 +75,7 @@ export function listenForNudges(newClient: () => pg.Client): Nudges {
       if (closed) return void next.end();
       client = next;
       for (const householdId of changes.eventNames()) changes.emit(householdId, null);
+      for (const call of anyEnd) call(null);
       // An ended session may have gone unheard: streams are opened anew and checked.
       for (const sessionId of ends.eventNames()) ends.emit(sessionId);
     } catch {
@@ -95,6 +104,8 @@ export function listenForNudges(newClient: () => pg.Client): Nudges {
   return {
     subscribe: (householdId, onChange) => on(changes, householdId, onChange),
     onSessionEnd: (sessionId, onEnd) => on(ends, sessionId, onEnd),
+    onAnySessionEnd: (onEnd) => void anyEnd.push(onEnd),
+    isListening: () => client !== null,
     async close() {
       closed = true;
       clearInterval(proof);
