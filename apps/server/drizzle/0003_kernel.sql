@@ -9,13 +9,16 @@ CREATE TABLE "generation" (
 	"id" uuid PRIMARY KEY NOT NULL
 );
 --> statement-breakpoint
+ALTER TABLE "bin" ADD COLUMN "code_shape" text GENERATED ALWAYS AS (translate(replace("code", '-', ''), 'LSZBGV', '15286Y')) STORED;--> statement-breakpoint
 ALTER TABLE "command_log" ADD COLUMN "said_at" timestamp (3) with time zone;--> statement-breakpoint
 ALTER TABLE "command_log" ADD COLUMN "device_id" uuid;--> statement-breakpoint
 ALTER TABLE "membership" ADD COLUMN "role" text DEFAULT 'adult' NOT NULL;--> statement-breakpoint
 ALTER TABLE "membership" ADD COLUMN "person_id" uuid;--> statement-breakpoint
+ALTER TABLE "shelf" ADD COLUMN "code_shape" text GENERATED ALWAYS AS (translate(replace("code", '-', ''), 'LSZBGV', '15286Y')) STORED;--> statement-breakpoint
+ALTER TABLE "space" ADD COLUMN "code_shape" text GENERATED ALWAYS AS (translate(replace("code", '-', ''), 'LSZBGV', '15286Y')) STORED;--> statement-breakpoint
 CREATE INDEX "account_demo" ON "account" USING btree ("is_demo") WHERE "account"."is_demo";--> statement-breakpoint
 CREATE INDEX "bin_parent_bin" ON "bin" USING btree ("household_id","parent_bin_id");--> statement-breakpoint
-CREATE INDEX "bin_code_shape" ON "bin" USING btree ("household_id",translate(replace("code", '-', ''), 'LSZBGV', '15286Y')) WHERE not "bin"."retired";--> statement-breakpoint
+CREATE INDEX "bin_code_shape" ON "bin" USING btree ("household_id","code_shape") WHERE not "bin"."retired";--> statement-breakpoint
 CREATE INDEX "clear_out_space" ON "clear_out" USING btree ("household_id","space_id");--> statement-breakpoint
 CREATE INDEX "command_log_undoes" ON "command_log" USING btree ("household_id","undoes") WHERE "command_log"."undoes" is not null;--> statement-breakpoint
 CREATE INDEX "command_log_inverse" ON "command_log" USING btree ("household_id","received_at") WHERE "command_log"."inverse" is not null;--> statement-breakpoint
@@ -23,8 +26,8 @@ CREATE INDEX "membership_account" ON "membership" USING btree ("account_id");-->
 CREATE INDEX "plan_space" ON "plan" USING btree ("household_id","space_id");--> statement-breakpoint
 CREATE INDEX "session_account" ON "session" USING btree ("account_id");--> statement-breakpoint
 CREATE INDEX "session_expires" ON "session" USING btree ("expires_at");--> statement-breakpoint
-CREATE INDEX "shelf_code_shape" ON "shelf" USING btree ("household_id",translate(replace("code", '-', ''), 'LSZBGV', '15286Y')) WHERE not "shelf"."retired";--> statement-breakpoint
-CREATE INDEX "space_code_shape" ON "space" USING btree ("household_id",translate(replace("code", '-', ''), 'LSZBGV', '15286Y')) WHERE not "space"."retired";--> statement-breakpoint
+CREATE INDEX "shelf_code_shape" ON "shelf" USING btree ("household_id","code_shape") WHERE not "shelf"."retired";--> statement-breakpoint
+CREATE INDEX "space_code_shape" ON "space" USING btree ("household_id","code_shape") WHERE not "space"."retired";--> statement-breakpoint
 CREATE INDEX "verdict_clear_out" ON "verdict" USING btree ("household_id","clear_out_id");--> statement-breakpoint
 -- Today's members become adults, the first of each home its owner.
 ALTER TABLE membership DISABLE ROW LEVEL SECURITY;

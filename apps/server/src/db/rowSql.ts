@@ -4,8 +4,12 @@ import { columnsOf, type AnyField, type EntityKind } from '@ours/core';
 /** `widthTenthMm` is the column `width_tenth_mm`. */
 export const columnName = (key: string): string => key.replace(/[A-Z]/g, (capital) => `_${capital.toLowerCase()}`);
 
-/** How a code reads on a worn label: `codeShape` of core, for the valid codes that are stored. */
+/**
+ * How a code reads on a worn label: `codeShape` of core, for the valid codes that are stored. Kept as a column: under
+ * row-level security an index on an expression is not used.
+ */
 export const CODE_SHAPE = `translate(replace("code", '-', ''), 'LSZBGV', '15286Y')`;
+export const CODE_SHAPE_COLUMN = 'code_shape';
 
 const LARGEST_INTEGER = 2_147_483_647;
 

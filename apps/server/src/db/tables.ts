@@ -16,7 +16,7 @@ import {
   uuid,
   type PgColumnBuilderBase,
 } from 'drizzle-orm/pg-core';
-import { CODE_SHAPE, columnName, sqlTypeOf } from './rowSql';
+import { CODE_SHAPE, CODE_SHAPE_COLUMN, columnName, sqlTypeOf } from './rowSql';
 
 /** The column of a field; not null unless the field may be null or came later. */
 export function columnOf(key: string, field: AnyField): PgColumnBuilderBase {
@@ -58,9 +58,11 @@ export function tableOf(kind: EntityKind) {
     seq: bigint('seq', { mode: 'number' }).notNull(),
     retired: boolean('retired').notNull().default(false),
   };
+  const shape = hasCode(kind) ? { codeShape: text(CODE_SHAPE_COLUMN).generatedAlwaysAs(sql.raw(CODE_SHAPE)) } : {};
   const own = Object.entries({ ...fields, ...derived?.fields }).map(([key, field]) => [key, columnOf(key, field)]);
-  return pgTable(kind, { ...columns, ...Object.fromEntries(own) }, (table) => {
-    const at = table as unknown as AnyTable & Record<'householdId' | 'id' | 'seq' | 'code' | 'retired', never>;
+  return pgTable(kind, { ...columns, ...Object.fromEntries(own), ...shape }, (table) => {
+    const at = table as unknown as AnyTable &
+      Record<'householdId' | 'id' | 'seq' | 'code' | 'codeShape' | 'retired', never>;
     const refs = Object.entries(fields).flatMap(([key, field]) =>
       field.kind === 'ref' && field.hold !== 'known'
         ? [index(`${kind}_${columnName(key.replace(/Id$/, ''))}`).on(at.householdId, at[key] as never)]
@@ -72,7 +74,7 @@ export function tableOf(kind: EntityKind) {
           uniqueIndex(`${kind}_code`)
             .on(at.householdId, sql`replace(${at.code}, '-', '')`)
             .where(living),
-          index(`${kind}_code_shape`).on(at.householdId, sql.raw(CODE_SHAPE)).where(living),
+          index(`${kind}_code_shape`).on(at.householdId, at.codeShape).where(living),
         ]
       : [];
     return [

@@ -2,11 +2,13 @@ import { mkdirSync, mkdtempSync, readFileSync, writeFileSync } from 'node:fs';
 import type { AddressInfo } from 'node:net';
 import { tmpdir } from 'node:os';
 import { join } from 'node:path';
-import type { Server } from 'node:http';
+import { get, type Server } from 'node:http';
 import pino from 'pino';
-import { createApp } from '../app';
+import { createServer } from '../app';
 import { createContext } from '../createContext';
 import { migrateDatabase } from '../db/migrate';
+import { describeError } from './describeError';
+import { RequestCounter } from './RequestCounter';
 import { PROBLEMS } from '../problems/catalogue';
 import { startServer, type TestServer } from '../testHome.test-support';
 
@@ -27,7 +29,7 @@ beforeAll(async () => {
     signInTriesPerMinute: 3,
   });
   close = context.close;
-  server = createApp(context, folder).listen(0, '127.0.0.1');
+  server = createServer(context, folder).listen(0, '127.0.0.1');
   await new Promise((done) => server.once('listening', done));
   base = `http://127.0.0.1:${(server.address() as AddressInfo).port}`;
 }, 60_000);
@@ -83,6 +85,81 @@ describe('limits', () => {
     for (let tries = 0; tries < 5; tries++) codes.push((await attempt()).status);
     expect(codes).toEqual([401, 401, 401, 429, 429]);
     expect(await (await attempt()).json()).toMatchObject({ code: 'too_many', status: 429 });
+  });
+});
+
+describe('whose requests are taken', () => {
+  const post = (headers: Record<string, string>, body = '{}') =>
+    fetch(`${base}/api/demo-session`, { method: 'POST', headers, body });
+  const json = { 'content-type': 'application/json' };
+
+  it.each([
+    ['another site by its origin', { ...json, origin: 'https://elsewhere.example' }, 403, 'wrong_origin'],
+    ['another site as the browser says', { ...json, 'sec-fetch-site': 'cross-site' }, 403, 'wrong_origin'],
+    ['a sibling site', { ...json, 'sec-fetch-site': 'same-site' }, 403, 'wrong_origin'],
+    ['its own page', { ...json, 'sec-fetch-site': 'same-origin' }, 404, 'demo_not_loaded'],
+    ['not JSON', { 'content-type': 'text/plain' }, 415, 'not_json'],
+    ['a form', { 'content-type': 'application/x-www-form-urlencoded' }, 415, 'not_json'],
+  ])('%s', async (_, headers, status, code) => {
+    const response = await post(headers);
+    expect(response.status).toBe(status);
+    expect(await response.json()).toMatchObject({ code });
+    expect(response.headers.get('cache-control')).toBe('no-store');
+  });
+
+  it.each(['/api/status', '/api/changes?since=0', '/'])('only under a name of its own: %s', async (path) => {
+    const { port } = new URL(base);
+    const answer = await new Promise<number | undefined>((done) =>
+      get({ host: '127.0.0.1', port, path, headers: { host: 'rebound.example' } }, (response) => {
+        response.resume();
+        done(response.statusCode);
+      }),
+    );
+    expect(answer).toBe(403);
+  });
+
+  it('counts addresses by themselves, behind a trusted proxy too', () => {
+    const counter = new RequestCounter(2);
+    const asked = ['a', 'a', 'a', 'b'].map((address) => counter.allows(address, 0));
+    expect(asked).toEqual([true, true, false, true]);
+    expect(counter.allows('a', 60_000)).toBe(true);
+    const network = new RequestCounter(1);
+    expect(['2001:db8:1:2::1', '2001:db8:1:2::2', '2001:db8:1:3::1'].map((one) => network.allows(one, 0))).toEqual([
+      true,
+      false,
+      true,
+    ]);
+  });
+});
+
+describe('what is logged of an error', () => {
+  it('where and of what kind it is, and nothing of what was in it', () => {
+    const cause = Object.assign(new Error('Key (email)=(runa@ferry.example) already exists.'), {
+      code: '23505',
+      constraint: 'x',
+    });
+    const error = new Error("Failed query: insert into account values ('$argon2id$secret')", { cause });
+    const told = JSON.stringify(describeError(error));
+    expect(told).not.toMatch(/runa|argon2id|insert/);
+    expect(told).toMatch(/23505/);
+  });
+});
+
+describe('the app under a folder whose name starts with a dot', () => {
+  it('is served with its deep links', async () => {
+    const folder = join(mkdtempSync(join(tmpdir(), 'nook-')), '.hidden', 'dist');
+    mkdirSync(folder, { recursive: true });
+    writeFileSync(join(folder, 'index.html'), '<title>Every Nook</title>');
+    writeFileSync(join(folder, 'icon.svg'), '<svg/>');
+    const context = await createContext({ databaseUrl: suite.databaseUrl, log: pino({ level: 'silent' }) });
+    const hidden = createServer(context, folder).listen(0, '127.0.0.1');
+    await new Promise((done) => hidden.once('listening', done));
+    const at = `http://127.0.0.1:${(hidden.address() as AddressInfo).port}`;
+    expect(await (await fetch(`${at}/space/x`)).text()).toContain('Every Nook');
+    expect((await fetch(`${at}/icon.svg`)).status).toBe(200);
+    hidden.closeAllConnections();
+    await new Promise((done) => hidden.close(done));
+    await context.close();
   });
 });
 

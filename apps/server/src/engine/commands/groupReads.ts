@@ -12,7 +12,7 @@ import {
   type Role,
   type TaggedRow,
 } from '@ours/core';
-import { CODE_SHAPE, columnName, wireColumns } from '../../db/rowSql';
+import { CODE_SHAPE_COLUMN, columnName, wireColumns } from '../../db/rowSql';
 import { SqlParts } from '../../db/SqlParts';
 import type { Statement } from '../../db/together';
 import { followed, selfRefOf, type Needs } from './neededRows';
@@ -43,6 +43,7 @@ export class GroupState extends HouseholdState {
   readonly members = new Map<string, Member>();
   /** By device, when its last command happened. */
   readonly clocks = new Map<string, string>();
+  private readonly taken = new Map<string, EntityKind>();
   seq = 0;
   constructor() {
     super({ knowsRetired: true });
@@ -50,6 +51,10 @@ export class GroupState extends HouseholdState {
 
   override event(id: string): LedgerEvent | null {
     return this.events.get(id) ?? null;
+  }
+
+  override kindOf(id: string): EntityKind | undefined {
+    return this.taken.get(id) ?? super.kindOf(id);
   }
 
   override wasApplied(commandId: string): boolean {
@@ -75,6 +80,9 @@ export class GroupState extends HouseholdState {
       this.events.set((row as LedgerEvent).id, row);
     } else if (what === '=history') {
       this.histories.get((row as LedgerEvent).lotId)!.push(row);
+    } else if (what === '=taken') {
+      const { kind, id } = row as { kind: EntityKind; id: string };
+      this.taken.set(id, kind);
     } else if (what === '=clock') {
       const { device, at } = row as { device: string; at: string };
       this.clocks.set(device, at);
@@ -115,6 +123,7 @@ export function readGroup(
     const via = follow.get(entity) ?? [];
     if (ids || via.length > 0) addRows(sql, entity, ids ?? [], via, needs);
   }
+  if (needs.created.size > 0) addTaken(sql, needs.created);
   for (const [entity, ids] of needs.retired) addContents(sql, entity, ids);
   for (const [entity, ids] of needs.chains) addChain(sql, entity, ids);
   addAlike(sql, needs);
@@ -155,29 +164,43 @@ function addRows(
   sql.add(rowsPart(entity, `id = any(${named} ${reached.join(' ')})`));
 }
 
+/** Which ids of new rows are taken already, by whatever kind. */
+function addTaken(sql: SqlParts, created: Iterable<string>): void {
+  const those = sql.uuids(created);
+  const taken = entityKinds().map(
+    (kind) => `select '${kind}' as kind, id from "${kind}" where household_id = $1 and id = any(${those})`,
+  );
+  sql.add(`select '=taken'::text as what, row_to_json(r) as "row" from (${taken.join(' union all ')}) r`);
+}
+
 /** What sits in rows that are to be retired. */
 function addContents(sql: SqlParts, parent: EntityKind, ids: Iterable<string>): void {
+  const inside = entityKinds().flatMap((entity) =>
+    refFieldsOf(entity)
+      .filter(({ field }) => field.hold === 'within' && field.to.includes(parent))
+      .map(({ key }) => ({ entity, column: columnName(key) })),
+  );
+  if (inside.length === 0) return;
   const those = sql.uuids(ids);
-  for (const entity of entityKinds()) {
-    for (const { key, field } of refFieldsOf(entity)) {
-      if (field.hold !== 'within' || !field.to.includes(parent)) continue;
-      sql.add(rowsPart(entity, `"${columnName(key)}" = any(${those}) and not retired ${OCCUPIED[entity] ?? ''}`));
-    }
+  for (const { entity, column } of inside) {
+    sql.add(rowsPart(entity, `"${column}" = any(${those}) and not retired ${OCCUPIED[entity] ?? ''}`));
   }
 }
 
-/** The rows that some rows sit in, and those that sit in them, through all levels. */
+/**
+ * The rows that some rows sit in, and those that sit in them, through all levels. `offset 0` keeps each step a look-up:
+ * joined, the planner would read the whole table.
+ */
 function addChain(sql: SqlParts, entity: EntityKind, ids: Iterable<string>): void {
   const column = `"${columnName(selfRefOf(entity)!)}"`;
   const those = sql.uuids(ids);
   const chain = (on: string): string =>
     `array(with recursive chain(id, up) as (
        select id, ${column} from "${entity}" where household_id = $1 and id = any(${those})
-       union select b.id, b.${column} from "${entity}" b join chain on ${on} where b.household_id = $1)
+       union select b.id, b.up from chain cross join lateral
+         (select id, ${column} as up from "${entity}" where household_id = $1 and ${on} offset 0) b)
      select id from chain)`;
-  sql.add(
-    rowsPart(entity, `id = any(${chain('b.id = chain.up')} || ${chain(`b.${column} = chain.id and not b.retired`)})`),
-  );
+  sql.add(rowsPart(entity, `id = any(${chain('id = chain.up')} || ${chain(`${column} = chain.id and not retired`)})`));
 }
 
 /** Nooks whose codes read like one that is given out or comes back. */
@@ -187,9 +210,9 @@ function addAlike(sql: SqlParts, needs: Needs): void {
   const shapes = sql.value([...needs.shapes]);
   const more = back.map((kind) => {
     const those = sql.uuids(needs.ids.get(kind) ?? []);
-    return `|| array(select ${CODE_SHAPE} from "${kind}" where household_id = $1 and id = any(${those}))`;
+    return `|| array(select ${CODE_SHAPE_COLUMN} from "${kind}" where household_id = $1 and id = any(${those}))`;
   });
   for (const entity of NOOK_KINDS) {
-    sql.add(rowsPart(entity, `not retired and ${CODE_SHAPE} = any(${shapes}::text[] ${more.join(' ')})`));
+    sql.add(rowsPart(entity, `not retired and ${CODE_SHAPE_COLUMN} = any(${shapes}::text[] ${more.join(' ')})`));
   }
 }

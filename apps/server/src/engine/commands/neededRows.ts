@@ -4,7 +4,6 @@ import {
   definitionOf,
   entityKinds,
   hasCode,
-  NOOK_KINDS,
   refFieldsOf,
   referencesOf,
   type Command,
@@ -15,6 +14,8 @@ import {
 export interface Needs {
   /** By kind, the rows named by operations and by what they refer to. */
   ids: Map<EntityKind, Set<string>>;
+  /** Ids given to new rows: an id is given out once among all kinds. */
+  created: Set<string>;
   /** Kinds of which what the named rows refer to is looked at, too: lots that get events, rows that come back. */
   follow: Set<EntityKind>;
   /** By kind, rows that are to be retired, where what sits in them counts. */
@@ -44,6 +45,7 @@ export const selfRefOf = (kind: EntityKind): string | undefined =>
 export function needsOf(householdId: string, commands: readonly Command[]): Needs {
   const needs: Needs = {
     ids: new Map(),
+    created: new Set(),
     follow: new Set(),
     retired: new Map(),
     shapes: new Set(),
@@ -76,8 +78,7 @@ function addNeeds(needs: Needs, householdId: string, op: Op): void {
   const { single, retire } = definitionOf(entity);
   add(needs.ids, entity, id);
   if (single) add(needs.ids, entity, householdId);
-  // An id is given out once among all nooks: a thing's place is found by it alone.
-  if (op.op === 'create' && hasCode(entity)) for (const kind of NOOK_KINDS) add(needs.ids, kind, id);
+  if (op.op === 'create') needs.created.add(id);
   if (op.op === 'retire' && retire === 'when_empty') add(needs.retired, entity, id);
   if (op.op === 'restore') {
     needs.follow.add(entity);
