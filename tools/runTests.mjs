@@ -66,6 +66,7 @@ const steps = {
   demo: jest('demo', 'demo'),
   server: jest('server', 'apps/server'),
   app: jest('app', 'apps/app'),
+  killtest: single('killtest', 'node', ['--import', 'tsx', 'bench/killtest.ts', 'short']),
   e2e: playwright,
 };
 

@@ -59,6 +59,7 @@ test('history tells who did what, and takes it back', async ({ page, server }) =
   await openDemo(page, server);
   await page.getByTestId('find').fill('mallet');
   await page.getByTestId('answer').getByRole('button', { name: 'Take one' }).click();
+  await expect(page.getByRole('button', { name: 'Undo' })).toBeVisible();
   await allSaved(page);
   await goTo(page, 'Nooks');
   await page.goto(`${server.url}/history`);

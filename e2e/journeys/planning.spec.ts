@@ -178,6 +178,7 @@ test('stair press: sorted thing by thing, planned in baskets that are there, dra
   await page.mouse.up();
   await expect(page.getByRole('alert')).toContainText('it stays where it was');
   await page.getByRole('button', { name: 'Lock', exact: true }).click();
+  await expect(page.getByRole('button', { name: 'Unlock' })).toBeVisible();
   await page.getByRole('button', { name: 'Find again' }).click();
   await ended();
   await expect(board.getByRole('button', { name: /locked/ })).toHaveCount(1);

@@ -35,7 +35,12 @@ export async function startServer(): Promise<TestServer> {
   await admin.query(`create database ${name}`);
   await migrateDatabase(inDatabase(owner, name), `${__dirname}/../drizzle`);
   const databaseUrl = inDatabase(app, name);
-  const context = await createContext({ databaseUrl, log: pino({ level: 'silent' }), signInTriesPerMinute: 1000 });
+  const context = await createContext({
+    databaseUrl,
+    log: pino({ level: 'silent' }),
+    signInTriesPerMinute: 1000,
+    requestsPerMinute: 1e9,
+  });
   const server = createServer(context, null).listen(0, '127.0.0.1');
   await new Promise((done) => server.once('listening', done));
   return {

@@ -3,7 +3,7 @@ import { useQueryClient } from '@tanstack/react-query';
 import { createContext, useCallback, useContext, useEffect, useMemo, useState, type ReactNode } from 'react';
 import { api, ProblemAnswer } from './api';
 import { forgetDeviceDb } from './deviceDb';
-import { onOtherTabsMe, oweSignOut, rememberedMe, rememberMe, signOutIsOwed } from './identity';
+import { onOtherTabsMe, owedSignOut, oweSignOut, rememberedMe, rememberMe } from './identity';
 
 interface Session {
   /** undefined while nobody knows yet. */
@@ -18,25 +18,26 @@ const SessionContext = createContext<Session | null>(null);
 
 /** Tells the server that this browser signed out, if it does not know yet. Answers whether it is settled. */
 async function settleSignOut(): Promise<boolean> {
-  if (!signOutIsOwed()) return true;
+  const owed = owedSignOut();
+  if (!owed) return true;
   try {
-    await api('DELETE', '/sessions/current');
+    await api('DELETE', '/sessions/current', undefined, owed);
   } catch (error) {
-    // An answer means that the session has ended already; no answer, that it is still owed.
+    // An answer means that the session has ended already or is another one's by now; no answer, that it is still owed.
     if (!(error instanceof ProblemAnswer)) return false;
   }
-  oweSignOut(false);
+  oweSignOut(null);
   return true;
 }
 
 /** Who is signed in on this device. Known at once from the last time, checked with the server when it can be reached. */
 export function SessionProvider({ children }: { children: ReactNode }) {
-  const [me, setMe] = useState<Me | null | undefined>(() => rememberedMe() ?? (signOutIsOwed() ? null : undefined));
+  const [me, setMe] = useState<Me | null | undefined>(() => rememberedMe() ?? (owedSignOut() ? null : undefined));
   const queries = useQueryClient();
 
   const signedIn = useCallback((next: Me) => {
     // Signing in has ended the former session on the server.
-    oweSignOut(false);
+    oweSignOut(null);
     rememberMe(next);
     setMe(next);
   }, []);
@@ -63,7 +64,7 @@ export function SessionProvider({ children }: { children: ReactNode }) {
 
   const signOut = useCallback(async () => {
     const leaving = rememberedMe();
-    oweSignOut(true);
+    oweSignOut(leaving);
     rememberMe(null);
     setMe(null);
     queries.clear();

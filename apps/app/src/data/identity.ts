@@ -27,9 +27,12 @@ export function onOtherTabsMe(changed: (me: Me | null) => void): () => void {
   return () => window.removeEventListener('storage', heard);
 }
 
-/** A sign-out that the server has not heard of: it is told first thing. */
-export const signOutIsOwed = (): boolean => localStorage.getItem(OWED) !== null;
-export function oweSignOut(owed: boolean): void {
-  if (owed) localStorage.setItem(OWED, 'yes');
-  else localStorage.removeItem(OWED);
+/** A sign-out that the server has not heard of, and whose; it is told first thing. */
+export function owedSignOut(): Pick<Me, 'accountId' | 'householdId'> | null {
+  const text = localStorage.getItem(OWED);
+  return text === null ? null : (JSON.parse(text) as Me);
+}
+export function oweSignOut(me: Me | null): void {
+  if (me === null) localStorage.removeItem(OWED);
+  else localStorage.setItem(OWED, JSON.stringify({ accountId: me.accountId, householdId: me.householdId }));
 }

@@ -7,7 +7,7 @@ import { bodyAs } from '../http/bodyAs';
 import { ProblemError } from '../problems/catalogue';
 import * as service from './accountService';
 import { endSessionOf, listSessions, openSession, revokeSession } from './sessions';
-import { clearSessionCookie, sessionToken, setSessionCookie, signedIn, type SignedIn } from './signedIn';
+import { clearSessionCookie, inHome, sessionToken, setSessionCookie, signedIn, type SignedIn } from './signedIn';
 
 const invitationSchema = Joi.object({ invitation: Joi.string().trim().max(40).required().label('Invitation code') });
 const homeSchema = Joi.object({ householdId: uuid.required() });
@@ -74,7 +74,7 @@ export function accountRoutes(context: Context): Router {
     const who = await service.chooseHome(context, req.signedIn!, householdId);
     res.json(await service.describeMe(context, who));
   });
-  router.post('/invitations', session, async (req, res) => {
+  router.post('/invitations', inHome(context), async (req, res) => {
     res.status(201).json(await service.invite(context, req.signedIn!));
   });
   router.post('/memberships', fewTries(), session, async (req, res) => {

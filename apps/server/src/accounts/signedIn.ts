@@ -48,10 +48,12 @@ export async function sessionInHome(context: Context, headers: IncomingHttpHeade
   return who;
 }
 
-/** Lets a request through only with a live session. */
+/** Lets a request through only with a live session, and of no other account than the one it names. */
 export function signedIn(context: Context): RequestHandler {
   return async (req: Request, _res: Response, next: NextFunction) => {
-    req.signedIn = await sessionOf(context, req.headers);
+    const who = await sessionOf(context, req.headers);
+    if ((req.get(ACCOUNT_HEADER) ?? who.accountId) !== who.accountId) throw new ProblemError('other_home');
+    req.signedIn = who;
     next();
   };
 }

@@ -27,7 +27,7 @@ const TABLE: Record<string, { nobody: number | null; otherHome: number | null }>
   'DELETE /sessions/:id': ACCOUNT,
   'GET /homes': ACCOUNT,
   'POST /sessions/current/home': ACCOUNT,
-  'POST /invitations': ACCOUNT,
+  'POST /invitations': HOME,
   'POST /memberships': ACCOUNT,
   'POST /commands': HOME,
   'GET /changes': HOME,
@@ -91,6 +91,12 @@ describe('every endpoint', () => {
       const answer = await ask(stranger, endpoint, headers);
       expect(answer).toMatchObject({ status: row.otherHome, body: { code: 'other_home' } });
     }
+  });
+
+  const ofAccount = Object.entries(TABLE).filter(([, row]) => row === ACCOUNT);
+  it.each(ofAccount)('%s: another account than the session’s', async (endpoint) => {
+    const answer = await ask(stranger, endpoint, { 'nook-account': uuidv7() });
+    expect(answer).toMatchObject({ status: 409, body: { code: 'other_home' } });
   });
 
   it('a member who is one no longer is shut out at the next request', async () => {

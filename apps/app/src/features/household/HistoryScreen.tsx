@@ -3,7 +3,7 @@ import type { Op } from '@ours/core';
 import { useQuery, useQueryClient } from '@tanstack/react-query';
 import { v7 as uuidv7 } from 'uuid';
 import { api } from '@/data/api';
-import { useRun } from '@/data/HouseholdProvider';
+import { useHouseholdContext, useRun } from '@/data/HouseholdProvider';
 import { refusalWords } from '@/data/refusalWords';
 import { Button } from '@/ui/Button';
 import { ListRow } from '@/ui/ListRow';
@@ -23,12 +23,13 @@ const said = (intent: string): string => intent.replace(/_/g, ' ');
 
 /** Who did what, when; each can be taken back. */
 export function HistoryScreen() {
+  const { me } = useHouseholdContext();
   const run = useRun();
   const toast = useToast();
   const queries = useQueryClient();
   const { data, isPending, isError } = useQuery({
     queryKey: ['history'],
-    queryFn: () => api<{ entries: HistoryEntry[] }>('GET', '/history'),
+    queryFn: () => api<{ entries: HistoryEntry[] }>('GET', '/history', undefined, me),
     retry: 0,
     refetchOnMount: 'always',
   });

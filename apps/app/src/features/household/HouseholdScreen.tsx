@@ -1,10 +1,10 @@
-import type { InvitationView, SessionView } from '@ours/contracts';
+import type { HomeView, InvitationView, Me, SessionView } from '@ours/contracts';
 import { formatLength, type HouseholdFields } from '@ours/core';
 import { useMutation, useQuery, useQueryClient } from '@tanstack/react-query';
 import { useRouter } from 'expo-router';
 import { useState } from 'react';
 import { XStack, YStack } from 'tamagui';
-import { api } from '@/data/api';
+import { api, ProblemAnswer } from '@/data/api';
 import { useHousehold, useHouseholdContext } from '@/data/HouseholdProvider';
 import { useSession } from '@/data/SessionProvider';
 import { useDo } from '@/data/useDo';
@@ -79,11 +79,24 @@ export function HouseholdScreen() {
             .join(' · ')}
         />
       ))}
-      <Invite />
+      {me.isDemo ? (
+        <Small padding={16}>
+          The demo home is open to everybody here, so it invites nobody and joins no other home.
+        </Small>
+      ) : (
+        <>
+          <Invite />
+          <Homes />
+        </>
+      )}
       <ListHeading title="History" />
       <ListRow title="Who did what, when" detail="and take it back" onPress={() => router.push('/history')} />
-      <ListHeading title="Devices signed in" />
-      <Sessions />
+      {me.isDemo ? null : (
+        <>
+          <ListHeading title="Devices signed in" />
+          <Sessions />
+        </>
+      )}
       <YStack padding={16} gap={10}>
         <Small>
           Signed in as {me.name}, {me.email}
@@ -119,7 +132,8 @@ function HomeName({ name, onSave }: { name: string; onSave: (name: string) => vo
 }
 
 function Invite() {
-  const invite = useMutation({ mutationFn: () => api<InvitationView>('POST', '/invitations') });
+  const { me } = useHouseholdContext();
+  const invite = useMutation({ mutationFn: () => api<InvitationView>('POST', '/invitations', undefined, me) });
   return (
     <YStack padding={16} gap={8}>
       {invite.data ? (
@@ -137,15 +151,77 @@ function Invite() {
   );
 }
 
+/** The homes of this account: another one is opened, or joined with a code. What waits for the one left is kept. */
+function Homes() {
+  const { me } = useHouseholdContext();
+  const { signedIn } = useSession();
+  const router = useRouter();
+  const [code, setCode] = useState('');
+  const { data } = useQuery({
+    queryKey: ['homes'],
+    queryFn: () => api<{ homes: HomeView[] }>('GET', '/homes', undefined, me),
+    retry: 0,
+  });
+  const go = useMutation({
+    mutationFn: ({ path, body }: { path: string; body: object }) => api<Me>('POST', path, body, me),
+    onSuccess: (me) => {
+      signedIn(me);
+      router.replace('/');
+    },
+  });
+  const others = (data?.homes ?? []).filter(({ current }) => !current);
+  return (
+    <>
+      {others.length > 0 ? <ListHeading title="Other homes of yours" /> : null}
+      {others.map((home) => (
+        <ListRow
+          key={home.householdId}
+          title={home.name}
+          detail={home.role}
+          right={
+            <Button
+              label="Open it"
+              onPress={() => go.mutate({ path: '/sessions/current/home', body: { householdId: home.householdId } })}
+            />
+          }
+        />
+      ))}
+      <YStack padding={16} gap={8}>
+        <Field
+          label="Code of another home to join"
+          value={code}
+          onChangeText={setCode}
+          autoCapitalize="characters"
+          hint="This home stays yours; you can go back to it here."
+        />
+        {code.trim() === '' ? null : (
+          <Button
+            label="Join that home"
+            onPress={() => go.mutate({ path: '/memberships', body: { invitation: code.trim() } })}
+          />
+        )}
+        {go.error ? (
+          <Words role="alert" color="$late">
+            {go.error instanceof ProblemAnswer
+              ? `${go.error.problem.detail.replace(/\.$/, '')}.`
+              : 'The server cannot be reached; another home needs a signal.'}
+          </Words>
+        ) : null}
+      </YStack>
+    </>
+  );
+}
+
 function Sessions() {
+  const { me } = useHouseholdContext();
   const queries = useQueryClient();
   const { data, isError } = useQuery({
     queryKey: ['sessions'],
-    queryFn: () => api<{ sessions: SessionView[] }>('GET', '/sessions'),
+    queryFn: () => api<{ sessions: SessionView[] }>('GET', '/sessions', undefined, me),
     retry: 0,
   });
   const revoke = useMutation({
-    mutationFn: (id: string) => api('DELETE', `/sessions/${id}`),
+    mutationFn: (id: string) => api('DELETE', `/sessions/${id}`, undefined, me),
     onSuccess: () => queries.invalidateQueries({ queryKey: ['sessions'] }),
   });
   if (isError) return <Small padding={16}>The list needs a signal.</Small>;
