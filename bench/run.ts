@@ -5,6 +5,7 @@
 import { benchBundle } from './bundle';
 import { benchCommands } from './commands';
 import { benchDevice } from './device';
+import { benchDeviceQueue } from './deviceQueue';
 import { benchFind } from './find';
 import { benchFit } from './fit';
 
@@ -13,4 +14,5 @@ benchFind();
 benchDevice();
 await benchFit();
 await benchCommands();
+await benchDeviceQueue();
 await benchBundle();

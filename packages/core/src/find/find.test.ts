@@ -3,6 +3,7 @@ import { itemFields, lotRow, sampleRows } from '../household/sampleHome.test-sup
 import { HouseholdState } from '../household/HouseholdState';
 import type { TaggedRow } from '../household/registry';
 import { HouseholdFinder } from './HouseholdFinder';
+import { seededRandom } from '../fit/seededRandom';
 import { TrigramIndex, trigramsOf } from './trigramIndex';
 import { foldText } from './foldText';
 
@@ -124,5 +125,31 @@ describe('TrigramIndex', () => {
 
   it('folds accents and case', () => {
     expect(foldText('  Crème—Brûlée, Ø! ')).toBe('creme brulee o');
+  });
+});
+
+describe('a text index over years of changes', () => {
+  it('grows with the texts it holds, not with how often they change, and answers like a fresh one', () => {
+    const random = seededRandom(5);
+    const words = ['tea', 'lights', 'lantern', 'rope', 'tar', 'oats', 'rye', 'bread', 'towel', 'blue'];
+    const text = (): string =>
+      Array.from({ length: 1 + Math.floor(random() * 3) }, () => words[Math.floor(random() * 10)]!).join(' ');
+    const index = new TrigramIndex();
+    const now = new Map<string, string>();
+    for (let at = 0; at < 5000; at++) {
+      const id = `i${Math.floor(random() * 60)}`;
+      if (random() < 0.2) {
+        index.delete(id);
+        now.delete(id);
+      } else {
+        now.set(id, text());
+        index.set(id, now.get(id)!);
+      }
+    }
+    const fresh = new TrigramIndex();
+    for (const [id, one] of now) fresh.set(id, one);
+    expect(index.slots).toBeLessThanOrEqual(60);
+    expect(index.size).toBe(now.size);
+    for (const word of words) expect(index.search(word, 100)).toEqual(fresh.search(word, 100));
   });
 });

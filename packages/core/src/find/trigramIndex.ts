@@ -28,20 +28,30 @@ export class TrigramIndex {
   private readonly postings = new Map<string, number[]>();
   private readonly slotOf = new Map<string, number>();
   private readonly idAt: (string | null)[] = [];
+  private readonly textAt: string[] = [];
   private readonly sizeAt: number[] = [];
+  private readonly free: number[] = [];
   private counts = new Uint16Array(64);
 
   get size(): number {
     return this.slotOf.size;
   }
 
-  /** Adds a text or replaces the one with this id. Slots are never reused, so old postings simply lead nowhere. */
+  /** How many places for texts there are, used and free: it grows with the texts held at once, not with the changes. */
+  get slots(): number {
+    return this.idAt.length;
+  }
+
+  /** Adds a text or replaces the one with this id. */
   set(id: string, text: string): void {
+    const known = this.slotOf.get(id);
+    if (known !== undefined && this.textAt[known] === text) return;
     this.delete(id);
-    const slot = this.idAt.length;
+    const slot = this.free.pop() ?? this.idAt.length;
     const trigrams = trigramsOf(foldedWords(text));
-    this.idAt.push(id);
-    this.sizeAt.push(trigrams.size);
+    this.idAt[slot] = id;
+    this.textAt[slot] = text;
+    this.sizeAt[slot] = trigrams.size;
     this.slotOf.set(id, slot);
     for (const trigram of trigrams) {
       const posting = this.postings.get(trigram);
@@ -55,7 +65,20 @@ export class TrigramIndex {
     const slot = this.slotOf.get(id);
     if (slot === undefined) return;
     this.slotOf.delete(id);
+    for (const trigram of trigramsOf(foldedWords(this.textAt[slot]!))) this.unpost(trigram, slot);
     this.idAt[slot] = null;
+    this.textAt[slot] = '';
+    this.free.push(slot);
+  }
+
+  private unpost(trigram: string, slot: number): void {
+    const posting = this.postings.get(trigram);
+    if (!posting) return;
+    // The order of a posting does not matter: the last one takes the place of the one that goes.
+    const at = posting.indexOf(slot);
+    const last = posting.pop()!;
+    if (at < posting.length) posting[at] = last;
+    if (posting.length === 0) this.postings.delete(trigram);
   }
 
   /**

@@ -4,9 +4,14 @@ export type CivilDate = string;
 const DAY_MS = 86_400_000;
 const pad = (value: number, width: number): string => String(value).padStart(width, '0');
 
-/** Whether a year, a month 1–12 and a day exist in the Gregorian calendar (years 1900–2199). */
+/** Whether a year, a month 1–12 and a day exist in the Gregorian calendar, in the years that people write (1900–2199). */
 export function isRealDate(year: number, month: number, day: number): boolean {
-  if (![year, month, day].every(Number.isInteger) || year < 1900 || year > 2199) return false;
+  return year >= 1900 && year <= 2199 && isCalendarDay(year, month, day);
+}
+
+/** The same for the years that four digits can hold: what was stored once can always be shown. */
+function isCalendarDay(year: number, month: number, day: number): boolean {
+  if (![year, month, day].every(Number.isInteger) || year < 1000 || year > 9999) return false;
   return month >= 1 && month <= 12 && day >= 1 && day <= daysInMonth(year, month);
 }
 
@@ -24,7 +29,7 @@ export function civilDate(year: number, month: number, day: number): CivilDate {
 export function partsOf(date: CivilDate): { year: number; month: number; day: number } {
   const match = /^(\d{4})-(\d{2})-(\d{2})$/.exec(date);
   const [year, month, day] = [Number(match?.[1]), Number(match?.[2]), Number(match?.[3])];
-  if (!match || !isRealDate(year, month, day)) throw new RangeError(`"${date}" is not a date YYYY-MM-DD`);
+  if (!match || !isCalendarDay(year, month, day)) throw new RangeError(`"${date}" is not a date YYYY-MM-DD`);
   return { year, month, day };
 }
 

@@ -77,3 +77,15 @@ describe('the date that counts', () => {
     expect(dueState({ on, reason: 'use_by' }, '2026-11-24')).toBe(state);
   });
 });
+
+describe('dates that would not be taken any more', () => {
+  it.each(['1000-01-01', '1899-12-31', '1900-01-01', '2199-12-31', '2300-05-05', '9990-01-01'])(
+    'a stored %s is still computed with',
+    (on) => {
+      const item = { openedDays: 3, freezerMonths: 12 };
+      const lot = { expiresOn: on, dateKind: 'use_by' as const, openedOn: on, frozenOn: null };
+      expect(dueState(effectiveDue(lot, item)!, '2026-11-25')).toBe(on < '2026' ? 'late' : 'later');
+      expect(effectiveDue({ ...lot, frozenOn: on }, item)!.on > on).toBe(true);
+    },
+  );
+});

@@ -1,7 +1,7 @@
 import 'fake-indexeddb/auto';
 import { writeCode } from '@ours/core';
 import { act, fireEvent, screen, waitFor } from '@testing-library/react';
-import { openDeviceDb, readStored } from '@/data/deviceDb';
+import { forgetDeviceDb, openDeviceDb, readStored } from '@/data/deviceDb';
 import { ID, sampleRows } from '@/data/sampleRows.test-support';
 import { openWith } from '../planHome.test-support';
 import { RecordScreen } from './RecordScreen';
@@ -95,5 +95,16 @@ describe('recording a line', () => {
     const field = await openRecord();
     write(field, '200 g paper lanterns');
     expect(screen.getByText(/is kept in piece; an amount in g cannot be added/)).toBeTruthy();
+  });
+
+  it('a line that this device cannot keep stays in the field, and is said to be not saved', async () => {
+    const field = await openRecord();
+    write(field, '6 paper lanterns');
+    await forgetDeviceDb(ID.home);
+    await click('Save and go on');
+    await waitFor(() => expect(screen.getByText(/could not keep the change, so it was not made/)).toBeTruthy());
+    expect((field as HTMLInputElement).value).toBe('6 paper lanterns');
+    expect(screen.queryByText('Paper lantern, 6')).toBeNull();
+    expect(screen.getByTestId('sync-state').textContent).toBe('Storage lost');
   });
 });

@@ -33,7 +33,7 @@ export function WaitingScreen() {
   return (
     <Screen title="Saving" back="/">
       <YStack padding={16} gap={10}>
-        <Words>{store.isLost ? connectionWords('lost') : connectionWords(connection)}</Words>
+        <Words>{connectionWords(store.isLost ? 'lost' : connection, refused.length > 0)}</Words>
         {connection === 'other_home' ? (
           <Button label="Go to the home this browser is signed in to" onPress={() => void checkMe()} />
         ) : (

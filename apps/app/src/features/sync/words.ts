@@ -1,9 +1,10 @@
 import type { Connection } from '@/data/SyncEngine';
 
 /** How it stands between this device and the server, in full sentences. */
-export function connectionWords(connection: Connection | 'lost'): string {
+export function connectionWords(connection: Connection | 'lost', somethingRefused: boolean): string {
   switch (connection) {
     case 'online':
+      if (somethingRefused) return 'The server can be reached. It did not take what is listed here; the rest is saved.';
       return 'This device is in step with the others.';
     case 'connecting':
       return 'Asking the server …';
