@@ -121,8 +121,9 @@ export class HouseholdStore {
     if (Math.abs(offset - this.clockOffsetMs) <= CLOCK_TOLERANCE_MS) return;
     this.clockOffsetMs = offset;
     void this.inTurn(async () => {
-      await this.db.put('meta', offset, 'clockOffsetMs');
       this.replay();
+      // Not kept, it is found out anew at the next contact.
+      await this.db.put('meta', offset, 'clockOffsetMs').catch(() => undefined);
     });
   }
 

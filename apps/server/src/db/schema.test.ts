@@ -1,11 +1,13 @@
 import { CODE_ALPHABET, codeShape, ENTITIES, entityKinds, writeCode } from '@ours/core';
 import { execFileSync } from 'node:child_process';
-import { cpSync, mkdtempSync, rmSync } from 'node:fs';
+import { cpSync, mkdtempSync, readFileSync, rmSync, writeFileSync } from 'node:fs';
 import { tmpdir } from 'node:os';
 import { join, relative, resolve } from 'node:path';
 import fc from 'fast-check';
 import pg from 'pg';
+import { v7 as uuidv7 } from 'uuid';
 import { startServer, type TestServer } from '../testHome.test-support';
+import { migrateDatabase } from './migrate';
 import { CODE_SHAPE, columnName } from './rowSql';
 
 let server: TestServer;
@@ -79,4 +81,49 @@ describe('the database', () => {
     );
     expect(rows.map(({ shape }) => shape)).toEqual(codes.map(codeShape));
   });
+
+  it('brings a home of the version before along: its first member is the owner, the others are adults', async () => {
+    const root = resolve(__dirname, '../..');
+    const folder = mkdtempSync(join(tmpdir(), 'nook-former-'));
+    cpSync(join(root, 'drizzle'), folder, { recursive: true });
+    const journal = join(folder, 'meta/_journal.json');
+    const { entries, ...rest } = JSON.parse(readFileSync(journal, 'utf8')) as { entries: { idx: number }[] };
+    writeFileSync(journal, JSON.stringify({ ...rest, entries: entries.filter(({ idx }) => idx <= 2) }));
+    const name = `former_${uuidv7().replace(/-/g, '')}`;
+    await owner.query(`create database ${name}`);
+    const url = server.ownerUrl.replace(/\/[^/]*$/, `/${name}`);
+    await migrateDatabase(url, folder);
+    const former = new pg.Client({ connectionString: url });
+    await former.connect();
+    const [home, first, second] = [uuidv7(), uuidv7(), uuidv7()];
+    for (const [account, day] of [
+      [second, '2026-11-02'],
+      [first, '2026-11-01'],
+    ] as const) {
+      await former.query(
+        "insert into account (id, name, email, password_hash, created_at) values ($1::uuid, 'x', $1::text, 'x', now())",
+        [account],
+      );
+      await former.query('insert into membership (household_id, account_id, joined_at) values ($1, $2, $3)', [
+        home,
+        account,
+        day,
+      ]);
+    }
+    await former.query(
+      `insert into shelf (household_id, id, seq, space_id, name, kind, code, sort) values ($1, $1, 1, $1, '', 'shelf', $2, 0)`,
+      [home, writeCode('BL1', 'B')],
+    );
+    await migrateDatabase(url, join(root, 'drizzle'));
+    const roles = await former.query('select account_id, role from membership order by joined_at');
+    expect(roles.rows).toEqual([
+      { account_id: first, role: 'owner' },
+      { account_id: second, role: 'adult' },
+    ]);
+    const shelves = await former.query('select code_shape from shelf');
+    expect(shelves.rows).toEqual([{ code_shape: codeShape(writeCode('BL1', 'B')) }]);
+    await former.end();
+    await owner.query(`drop database ${name} with (force)`);
+    rmSync(folder, { recursive: true });
+  }, 60_000);
 });

@@ -110,7 +110,7 @@ describe('every endpoint', () => {
       'guest@ferry.example',
     ]);
     await owner.end();
-    for (const endpoint of ['GET /changes', 'GET /history', 'GET /me', 'POST /invitations']) {
+    for (const endpoint of ['GET /changes', 'GET /history', 'GET /nudges', 'GET /me', 'POST /invitations']) {
       expect([endpoint, (await ask(guest, endpoint)).status]).toEqual([endpoint, 401]);
     }
     const put = await guest.call('POST', '/commands', { commands: [command(smallHome().ops)] });

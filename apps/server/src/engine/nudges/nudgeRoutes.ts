@@ -1,6 +1,8 @@
 import { Router } from 'express';
+import { mustBeMember } from '../../accounts/membership';
 import { inHome } from '../../accounts/signedIn';
 import type { Context } from '../../context';
+import { inScope } from '../../db/connect';
 
 const KEEP_ALIVE_MS = 25_000;
 
@@ -10,8 +12,11 @@ const KEEP_ALIVE_MS = 25_000;
  */
 export function nudgeRoutes(context: Context): Router {
   const router = Router();
-  router.get('/nudges', inHome(context), (req, res) => {
+  router.get('/nudges', inHome(context), async (req, res) => {
     const { householdId, sessionId } = req.signedIn!;
+    await inScope(context.db, req.signedIn!, (tx) => mustBeMember(tx, req.signedIn!));
+    // Whoever hung up meanwhile is not heard to do it again.
+    if (res.destroyed) return;
     res.writeHead(200, { 'content-type': 'text/event-stream', 'cache-control': 'no-store', 'x-accel-buffering': 'no' });
     res.write('retry: 2000\n\n');
     const stopChanges = context.nudges.subscribe(householdId, (seq) => res.write(`data: ${seq ?? ''}\n\n`));
