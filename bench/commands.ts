@@ -1,4 +1,4 @@
-import { writeCode, type Command, type Op } from '@ours/core';
+import type { Command } from '@ours/core';
 import { writeRows } from '@ours/server';
 import { execFileSync } from 'node:child_process';
 import { mkdtempSync, writeFileSync } from 'node:fs';
@@ -8,10 +8,12 @@ import { drizzle } from 'drizzle-orm/node-postgres';
 import pg from 'pg';
 import { v7 as uuidv7 } from 'uuid';
 import { bigHome } from './bigHome';
+import { command, putOne, smallHome } from './smallHome';
 import { quantile, table } from './table';
 import { TestBed, type Client } from './TestBed';
 
 const SECONDS = 4;
+const LOTS = 200;
 
 /** The data path over HTTP beside bare single-row inserts by pgbench: same cluster, same durability, same number of clients. */
 export async function benchCommands(): Promise<void> {
@@ -56,7 +58,7 @@ async function singlesAndBatches(bed: TestBed): Promise<void> {
   table(`Commands over HTTP (${await bed.durability()})`, rows);
 }
 
-export function pgbenchInserts(url: string, clients: number): number {
+function pgbenchInserts(url: string, clients: number): number {
   const script = join(mkdtempSync(join(tmpdir(), 'nook-bench-')), 'insert.sql');
   writeFileSync(script, "insert into bench_row (at, what) values (now(), 'one row');\n");
   const bin = execFileSync('pg_config', ['--bindir'], { encoding: 'utf8' }).trim();
@@ -68,86 +70,18 @@ export function pgbenchInserts(url: string, clients: number): number {
   return Number(/tps = ([\d.]+)/.exec(printed)?.[1]);
 }
 
-/** A home with one lot in it, and a maker of commands that put something onto it. */
-async function homeWithLot(client: Client): Promise<() => Command> {
-  const [room, space, item, lot] = [uuidv7(), uuidv7(), uuidv7(), uuidv7()];
-  const ops: Op[] = [
-    { op: 'create', entity: 'room', id: room, fields: { name: 'Boat loft', sort: 0 } },
-    {
-      op: 'create',
-      entity: 'space',
-      id: space,
-      fields: {
-        roomId: room,
-        name: 'Rack 1',
-        kind: 'storage_rack',
-        code: writeCode('BL1', ''),
-        widthTenthMm: null,
-        heightTenthMm: null,
-        depthTenthMm: null,
-        postWidthTenthMm: null,
-        locked: false,
-        note: '',
-        sort: 0,
-      },
-    },
-    {
-      op: 'create',
-      entity: 'item',
-      id: item,
-      fields: {
-        name: 'Tea lights',
-        category: '',
-        unit: 'piece',
-        synonyms: [],
-        tags: [],
-        lowAtThousandths: null,
-        openedDays: null,
-        freezerMonths: null,
-      },
-    },
-    {
-      op: 'create',
-      entity: 'lot',
-      id: lot,
-      fields: {
-        itemId: item,
-        nookId: space,
-        packSize: null,
-        expiresOn: null,
-        dateKind: null,
-        openedOn: null,
-        frozenOn: null,
-        note: '',
-      },
-    },
-  ];
-  const command = (operations: Op[]): Command => ({
-    id: uuidv7(),
-    intent: 'bench',
-    occurredAt: new Date().toISOString(),
-    ops: operations,
-  });
-  const [answer] = await client.send([command(ops)]);
+/** A home with a cupboard full of lots, and a maker of commands that put something onto one after the other. */
+async function homeWithLots(client: Client): Promise<() => Command> {
+  const { ops, lots } = smallHome(LOTS);
+  const [answer] = await client.send([command('bench', ops)]);
   if (answer?.status !== 'applied') throw new Error('refused');
-  return () => {
-    const occurredAt = new Date().toISOString();
-    const event = {
-      id: uuidv7(),
-      lotId: lot,
-      kind: 'put_in',
-      quantityThousandths: 1000,
-      occurredAt,
-      reason: null,
-      voids: null,
-    } as const;
-    return command([{ op: 'event', event }]);
-  };
+  let at = 0;
+  return () => command('bench', [putOne(lots[at++ % LOTS]!)]);
 }
 
-export async function commandsFor(bed: TestBed, size: number, clients: number, homes: number) {
+async function commandsFor(bed: TestBed, size: number, clients: number, homes: number) {
   const accounts = await Promise.all(Array.from({ length: homes }, () => bed.client().signUp()));
-  const makers = await Promise.all(accounts.map(homeWithLot));
+  const makers = await Promise.all(accounts.map(homeWithLots));
   const run = async (until: number): Promise<number> => {
     let done = 0;
     const one = async (at: number): Promise<void> => {
@@ -170,7 +104,7 @@ export async function commandsFor(bed: TestBed, size: number, clients: number, h
 /** A phone that comes back with 500 commands. */
 async function waiting(bed: TestBed): Promise<void> {
   const client = await bed.client().signUp();
-  const make = await homeWithLot(client);
+  const make = await homeWithLots(client);
   const seconds: number[] = [];
   for (let round = 0; round < 5; round++) {
     const commands = Array.from({ length: 500 }, make);

@@ -6,20 +6,13 @@
  *   npm run killtest -- short   1,000 commands, 3 and 3 (part of ./run test)
  */
 import type { CommandAnswer } from '@ours/contracts';
-import {
-  foldLedger,
-  seededRandom,
-  writeCode,
-  type Command,
-  type LedgerEvent,
-  type Op,
-  type TaggedRow,
-} from '@ours/core';
+import { foldLedger, seededRandom, type Command, type LedgerEvent, type TaggedRow } from '@ours/core';
 import { migrateDatabase } from '@ours/server';
 import { execFileSync, spawn, type ChildProcess } from 'node:child_process';
 import { resolve } from 'node:path';
 import pg from 'pg';
 import { v7 as uuidv7 } from 'uuid';
+import { command, putOne, smallHome } from './smallHome';
 import { Client, freePort } from './TestBed';
 
 const root = resolve(import.meta.dirname, '..');
@@ -138,60 +131,20 @@ interface Home {
 
 async function newHome(port: number): Promise<Home> {
   const client = await new Client(port).signUp();
-  const [room, space, item] = [uuidv7(), uuidv7(), uuidv7()];
-  const lots = [uuidv7(), uuidv7(), uuidv7()];
-  const measures = { widthTenthMm: null, heightTenthMm: null, depthTenthMm: null, postWidthTenthMm: null };
-  const thing = { category: '', unit: 'piece', synonyms: [], tags: [], lowAtThousandths: null, openedDays: null };
-  const state = { packSize: null, expiresOn: null, dateKind: null, openedOn: null, frozenOn: null, note: '' } as const;
-  const ops: Op[] = [
-    { op: 'create', entity: 'room', id: room, fields: { name: 'Boat loft', sort: 0 } },
-    {
-      op: 'create',
-      entity: 'space',
-      id: space,
-      fields: {
-        roomId: room,
-        name: 'Rack',
-        kind: 'other',
-        code: writeCode('BL1', ''),
-        ...measures,
-        locked: false,
-        note: '',
-        sort: 0,
-      },
-    },
-    { op: 'create', entity: 'item', id: item, fields: { ...thing, name: 'Tea lights', freezerMonths: null } },
-    ...lots.map((id): Op => ({ op: 'create', entity: 'lot', id, fields: { ...state, itemId: item, nookId: space } })),
-  ];
-  const [answer] = await client.send([command(ops)]);
+  const { ops, lots, room } = smallHome(3);
+  const [answer] = await client.send([command('killtest', ops)]);
   if (answer?.status !== 'applied') throw new Error(JSON.stringify(answer));
   return { client, lots, applied: new Map(), put: 0, rooms: new Set([room]) };
 }
 
-const command = (ops: Op[]): Command => ({
-  id: uuidv7(),
-  intent: 'killtest',
-  occurredAt: new Date().toISOString(),
-  ops,
-});
-
 function nextCommand(home: Home): Command {
   if (random() < 0.1) {
-    return command([{ op: 'create', entity: 'room', id: uuidv7(), fields: { name: 'Shed', sort: 0 } }]);
+    return command('killtest', [{ op: 'create', entity: 'room', id: uuidv7(), fields: { name: 'Shed', sort: 0 } }]);
   }
   const lotId = home.lots[Math.floor(random() * home.lots.length)]!;
   // Some late: their lot is folded anew from its history.
   const occurredAt = new Date(Date.now() - (random() < 0.2 ? 60_000 * random() : 0)).toISOString();
-  const event = {
-    id: uuidv7(),
-    lotId,
-    kind: 'put_in',
-    quantityThousandths: 1000,
-    occurredAt,
-    reason: null,
-    voids: null,
-  } as const;
-  return command([{ op: 'event', event }]);
+  return command('killtest', [putOne(lotId, occurredAt)]);
 }
 
 const counts = { sent: 0, repeated: 0, cut: 0, putOff: 0, lost: 0, doubled: 0, mismatched: 0 };

@@ -44,6 +44,27 @@ export class HomeServer {
     return server;
   }
 
+  /** A copy of the data as it is now. The server must be stopped. */
+  backUp(): string {
+    const copy = `${this.database}_copy`;
+    this.admin(`create database ${copy} template ${this.database}`);
+    return copy;
+  }
+
+  /** Puts a copy in the place of the data, as after a loss. The server must be stopped. */
+  putBack(copy: string): void {
+    this.admin(`drop database ${this.database} with (force)`);
+    this.admin(`alter database ${copy} rename to ${this.database}`);
+  }
+
+  private get database(): string {
+    return new URL(this.env.OWNER_URL!).pathname.slice(1);
+  }
+
+  private admin(sql: string): void {
+    execFileSync('psql', ['-qX', this.env.OWNER_URL!.replace(/\/[^/]*$/, '/every_nook'), '-c', sql]);
+  }
+
   async start(): Promise<void> {
     this.child = spawn(process.execPath, ['--import', 'tsx', 'src/main.ts'], {
       cwd: `${root}/apps/server`,

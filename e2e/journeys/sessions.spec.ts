@@ -162,6 +162,34 @@ test('a line for a place that is gone says what it was and goes to another place
   await expect(page.getByTestId('answer')).toContainText('PA-C1');
 });
 
+test('a server put back from a backup gets what it no longer knows', async ({ page, server, browser }) => {
+  await openDemo(page, server);
+  await page.getByTestId('find').fill('PA-C1');
+  await page.getByRole('button', { name: 'Record here' }).click();
+  await recordLines(page, ['2 cork rings']);
+  await expect(page.getByText('Cork rings, 2', { exact: true })).toBeVisible();
+  await allSaved(page);
+  await server.stop();
+  const copy = server.backUp();
+  await server.start();
+  await expect(said(page)).toHaveText(/All saved/, { timeout: 40_000 });
+  await recordLines(page, ['5 cork rings']);
+  await expect(page.getByText('Cork rings, 5', { exact: true })).toBeVisible();
+  await allSaved(page);
+  await server.stop();
+  server.putBack(copy);
+  await server.start();
+  const other = await (await browser.newContext()).newPage();
+  await openDemo(other, server);
+  await other.getByTestId('find').fill('cork rings');
+  await expect(other.getByTestId('answer').getByText('7', { exact: true })).toBeVisible({ timeout: 40_000 });
+  await allSaved(page);
+  await goTo(page, 'Find');
+  await page.getByTestId('find').fill('cork rings');
+  await expect(page.getByTestId('answer').getByText('7', { exact: true })).toBeVisible();
+  await other.context().close();
+});
+
 /** A page whose clock is wrong by some days. */
 async function withClock(page: Page, days: number): Promise<void> {
   await page.addInitScript((shift) => {

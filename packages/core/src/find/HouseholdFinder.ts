@@ -1,7 +1,8 @@
 import type { HouseholdState } from '../household/HouseholdState';
-import type { ItemRow, LotRow, TaggedRow } from '../household/registry';
-import { codeKey, readCode } from '../spaces/nookCode';
-import { foldText } from './foldText';
+import { NOOK_KINDS, type ItemRow, type LotRow, type TaggedRow } from '../household/registry';
+import { codeKey, codeShape, readCode } from '../spaces/nookCode';
+import { foldedWords, foldText } from './foldText';
+import { SpellingIndex } from './SpellingIndex';
 import { TrigramIndex } from './trigramIndex';
 
 export interface FoundItem {
@@ -23,10 +24,19 @@ const EXACT_WORD_BONUS = 0.25;
 const IN_STOCK_BONUS = 0.05;
 const NOOK_MALUS = 0.04;
 const CODE_SCORE = 3;
+/** Words that a mistyped one is taken for, and readings of a whole query, at most. */
+const MOST_CORRECTIONS = 4;
+const MOST_READINGS = 6;
+/** What a corrected word counts for, and one that no text has when there is a correction (own defaults). */
+const CORRECTED = 0.9;
+/** A word that some text has may still be a mistake for another one. */
+const PERHAPS = 0.7;
+const UNKNOWN = 0.75;
 
 /** Finds things and places in a household as someone types, from what the device knows. */
 export class HouseholdFinder {
   private readonly index = new TrigramIndex();
+  private readonly spelling = new SpellingIndex();
   private readonly tagged = new Map<string, Set<string>>();
 
   constructor(private readonly state: HouseholdState) {}
@@ -35,15 +45,25 @@ export class HouseholdFinder {
   update({ entity, row }: TaggedRow): void {
     if (entity === 'item') {
       this.untag(row.id);
-      if (row.retired) return this.index.delete(row.id);
-      this.index.set(row.id, [row.name, ...row.synonyms, ...row.tags].join(' '));
+      if (row.retired) return this.forget(row.id);
+      this.learn(row.id, [row.name, ...row.synonyms, ...row.tags].join(' '));
       this.tag(row.id, row.tags);
     } else if (entity === 'space' || entity === 'shelf' || entity === 'bin') {
       this.untag(row.id);
-      if (row.retired || row.name === '') return this.index.delete(row.id);
-      this.index.set(row.id, row.name);
+      if (row.retired || row.name === '') return this.forget(row.id);
+      this.learn(row.id, row.name);
       if (entity === 'bin') this.tag(row.id, row.tags);
     }
+  }
+
+  private learn(id: string, text: string): void {
+    this.index.set(id, text);
+    this.spelling.set(id, foldedWords(text));
+  }
+
+  private forget(id: string): void {
+    this.index.delete(id);
+    this.spelling.set(id, []);
   }
 
   /**
@@ -64,13 +84,44 @@ export class HouseholdFinder {
     return [...found.values()].sort((a, b) => b.score - a.score).slice(0, limit);
   }
 
+  /** What is found as typed, and with words that no text has taken for those one mistake away. */
+  private search(words: string, limit: number): { id: string; score: number }[] {
+    const found = new Map<string, { id: string; score: number }>();
+    for (const { text, weight } of this.readings(words)) {
+      for (const { id, score } of this.index.search(text, limit)) {
+        const known = found.get(id);
+        if (!known || known.score < score * weight) found.set(id, { id, score: score * weight });
+      }
+    }
+    return [...found.values()].sort((a, b) => b.score - a.score).slice(0, limit);
+  }
+
+  /** The query, then the query with one word after the other put right. */
+  private readings(words: string): { text: string; weight: number }[] {
+    const typed = foldedWords(words);
+    let readings = [{ text: '', weight: 1 }];
+    for (const word of typed) {
+      const known = this.spelling.hasPrefix(word);
+      const forms = this.spelling.near(word).slice(0, MOST_CORRECTIONS);
+      const corrected = known ? PERHAPS : CORRECTED;
+      const next = forms.flatMap((form) =>
+        readings.map(({ text, weight }) => ({ text: `${text} ${form}`, weight: weight * corrected })),
+      );
+      // A word that no text has says little as it is, once there is one that it can be taken for.
+      const typedWeight = !known && forms.length > 0 ? UNKNOWN : 1;
+      const asTyped = readings.map(({ text, weight }) => ({ text: `${text} ${word}`, weight: weight * typedWeight }));
+      readings = (known ? [...asTyped, ...next] : [...next, ...asTyped]).slice(0, MOST_READINGS);
+    }
+    return readings;
+  }
+
   private candidates(words: string, tags: string[], limit: number): { id: string; score: number }[] {
-    if (tags.length === 0) return this.index.search(words, limit);
+    if (tags.length === 0) return this.search(words, limit);
     const inAll = (id: string): boolean => tags.every((tag) => this.idsTagged(tag).has(id));
     const ids = [...this.idsTagged(tags[0]!)].filter(inAll);
     if (words === '') return ids.map((id) => ({ id, score: 1 }));
     const allowed = new Set(ids);
-    return this.index.search(words, Math.max(limit, this.index.size)).filter((hit) => allowed.has(hit.id));
+    return this.search(words, Math.max(limit, this.index.size)).filter((hit) => allowed.has(hit.id));
   }
 
   /** While a tag is being typed, every tag that begins so counts. */
@@ -82,24 +133,30 @@ export class HouseholdFinder {
     return ids;
   }
 
+  /** A nook by its code: all of it however it is written, or its beginning when it can only be a code. */
   private findByCode(text: string): FoundNook[] {
-    const looksLikeCode = /^[a-z0-9]{2,5}[- ]?[a-z0-9]{0,6}$/i.test(text) && /[-\d]/.test(text);
-    if (!looksLikeCode) return [];
+    if (!/^[a-z0-9]{1,12}(?:[- ][a-z0-9]{0,11})?$/i.test(text)) return [];
     const reading = readCode(text);
     const exactId = reading.kind === 'not_a_code' ? undefined : this.state.nookIdByCodeKey(reading.key);
-    if (exactId !== undefined) {
+    const plain = !/[-\d]/.test(text);
+    if (exactId !== undefined && !(plain && this.spelling.hasPrefix(foldText(text)))) {
       return [{ kind: 'nook', nookId: exactId, score: CODE_SCORE + 1, repaired: reading.kind === 'repaired' }];
     }
-    const typed = codeKey(text);
-    return (['space', 'shelf', 'bin'] as const).flatMap((entity) =>
+    if (plain) return [];
+    const byKey = this.nooksWhoseCode((code) => codeKey(code).startsWith(codeKey(text)), false);
+    return byKey.length > 0 ? byKey : this.nooksWhoseCode((code) => codeShape(code).startsWith(codeShape(text)), true);
+  }
+
+  private nooksWhoseCode(fits: (code: string) => boolean, repaired: boolean): FoundNook[] {
+    return NOOK_KINDS.flatMap((entity) =>
       this.state
         .all(entity)
-        .filter((row) => codeKey(row.code).startsWith(typed))
-        .map((row) => ({
+        .filter(({ code }) => fits(code))
+        .map(({ id, code }) => ({
           kind: 'nook' as const,
-          nookId: row.id,
-          score: CODE_SCORE - row.code.length / 100,
-          repaired: false,
+          nookId: id,
+          score: CODE_SCORE - code.length / 100,
+          repaired,
         })),
     );
   }

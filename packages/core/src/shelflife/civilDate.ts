@@ -1,12 +1,14 @@
+import { FIRST_YEAR, LAST_YEAR } from '../household/limits';
+
 /** Days without a time, as ISO `YYYY-MM-DD`. Text order is date order. */
 export type CivilDate = string;
 
 const DAY_MS = 86_400_000;
 const pad = (value: number, width: number): string => String(value).padStart(width, '0');
 
-/** Whether a year, a month 1–12 and a day exist in the Gregorian calendar, in the years that people write (1900–2199). */
+/** Whether a year, a month 1–12 and a day exist in the Gregorian calendar, in the years in which dates of things lie. */
 export function isRealDate(year: number, month: number, day: number): boolean {
-  return year >= 1900 && year <= 2199 && isCalendarDay(year, month, day);
+  return year >= FIRST_YEAR && year <= LAST_YEAR && isCalendarDay(year, month, day);
 }
 
 /** The same for the years that four digits can hold: what was stored once can always be shown. */
