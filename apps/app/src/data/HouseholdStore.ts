@@ -36,8 +36,8 @@ const CLOCK_TOLERANCE_MS = 2000;
 
 /**
  * One household on this device. `state` is what screens show: the rows the server has numbered, with the waiting
- * commands applied on top. A change touches only the rows it is about, however large the home is. Whatever changes the
- * device's data waits its turn, so that nothing reads the queue while it is being written.
+ * commands applied on top. A change touches only the rows it is about, however large the home is. Whatever reads or
+ * changes the device's data waits its turn, so that nothing reads the queue while it is being written.
  */
 export class HouseholdStore {
   state = new HouseholdState();
@@ -45,6 +45,8 @@ export class HouseholdStore {
   private numbered = new HouseholdState();
   private overlaid = new Map<string, TaggedRow>();
   private queue: QueuedCommand[] = [];
+  /** Applied, and on their way into the device's data. */
+  private readonly notKept = new Set<QueuedCommand>();
   private readonly listeners = new Set<() => void>();
   private position: Position = START;
   private versionSeen = 0;
@@ -78,7 +80,7 @@ export class HouseholdStore {
     this.numbered = new HouseholdState();
     this.overlaid = new Map();
     for (const row of rows) this.putNumbered(row);
-    Object.assign(this, { position, queue, device, clockOffsetMs });
+    Object.assign(this, { position, queue: this.withNotKept(queue), device, clockOffsetMs });
     this.replay();
   }
 
@@ -102,7 +104,7 @@ export class HouseholdStore {
   }
 
   get waiting(): readonly QueuedCommand[] {
-    return this.queue.filter((queued) => queued.seq === null && queued.refusal === null);
+    return this.queue.filter((queued) => queued.seq === null && queued.refusal === null && !this.notKept.has(queued));
   }
 
   get refused(): readonly QueuedCommand[] {
@@ -128,30 +130,37 @@ export class HouseholdStore {
   }
 
   /**
-   * Keeps a command on this device, then shows what it does; answers the command that takes it back. When it cannot be
-   * kept, nothing has happened.
+   * Applies a command to the state at once, so that whatever is done next is computed from it, and keeps it on this device.
+   * Only once it is kept is it answered as done, counted as waiting and sent; when it cannot be kept, it is taken out of the
+   * state again and nothing has happened.
    */
-  run(intent: string, ops: Op[], undoes: string | null = null): Promise<RunOutcome> {
+  async run(intent: string, ops: Op[], undoes: string | null = null): Promise<RunOutcome> {
+    const now = new Date().toISOString();
+    const command: Command = { id: uuidv7(), intent, occurredAt: now, ops, undoes };
+    const checked = check(commandSchema, command);
+    if (!checked.ok) return { ok: false, refusal: { kind: 'not_accepted', detail: checked.problem } };
+    const applied = this.apply(command);
+    if (!applied.ok) return { ok: false, refusal: applied.refusal };
+    const undo = invertCommand(this.state, command, { newId: () => uuidv7(), now });
+    // The fraction keeps two tabs of one device from choosing the same key in the same millisecond.
+    const at = Math.max(Date.now(), Math.ceil((this.queue.at(-1)?.at ?? 0) + 1)) + Math.random() * 0.9;
+    const queued: QueuedCommand = { at, command, seq: null, refusal: null };
+    this.queue.push(queued);
+    this.notKept.add(queued);
+    this.overlay(applied.changed);
+    this.tell();
     return this.inTurn(async () => {
-      const now = new Date().toISOString();
-      const command: Command = { id: uuidv7(), intent, occurredAt: now, ops, undoes };
-      const checked = check(commandSchema, command);
-      if (!checked.ok) return { ok: false, refusal: { kind: 'not_accepted', detail: checked.problem } };
-      const applied = this.apply(command);
-      if (!applied.ok) return { ok: false, refusal: applied.refusal };
-      const undo = invertCommand(this.state, command, { newId: () => uuidv7(), now });
-      // The fraction keeps two tabs of one device from choosing the same key in the same millisecond.
-      const at = Math.max(Date.now(), Math.ceil((this.queue.at(-1)?.at ?? 0) + 1)) + Math.random() * 0.9;
-      const queued: QueuedCommand = { at, command, seq: null, refusal: null };
       try {
         await this.db.put('queue', queued);
+        return { ok: true, undo };
       } catch {
+        this.queue = this.queue.filter((one) => one !== queued);
+        this.replay();
         return { ok: false, refusal: { kind: 'not_kept' } };
+      } finally {
+        this.notKept.delete(queued);
+        this.tell();
       }
-      this.queue.push(queued);
-      this.overlay(applied.changed);
-      this.tell();
-      return { ok: true, undo };
     });
   }
 
@@ -234,7 +243,7 @@ export class HouseholdStore {
   /** Another tab of this app has changed the common queue. */
   rereadQueue(): Promise<void> {
     return this.inTurn(async () => {
-      this.queue = await this.db.getAll('queue');
+      this.queue = this.withNotKept(await this.db.getAll('queue'));
       this.replay();
       this.tell();
     });
@@ -243,6 +252,12 @@ export class HouseholdStore {
   close(): void {
     this.db.close();
     this.listeners.clear();
+  }
+
+  /** The queue as it was read, and what is on its way into it. */
+  private withNotKept(read: QueuedCommand[]): QueuedCommand[] {
+    const known = new Set(read.map(({ at }) => at));
+    return [...read, ...[...this.notKept].filter(({ at }) => !known.has(at))].sort((a, b) => a.at - b.at);
   }
 
   private inTurn<T>(work: () => Promise<T>): Promise<T> {

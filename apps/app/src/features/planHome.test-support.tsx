@@ -3,6 +3,7 @@ import type { TaggedRow } from '@ours/core';
 import { configure } from '@testing-library/react';
 import type { ReactElement } from 'react';
 import { HouseholdProvider } from '@/data/HouseholdProvider';
+import { SessionProvider } from '@/data/SessionProvider';
 import { forgetDeviceDb, openDeviceDb, readStored, storePage } from '@/data/deviceDb';
 import { ID } from '@/data/sampleRows.test-support';
 import { renderWith } from '@/ui/renderWith.test-support';
@@ -36,11 +37,13 @@ export async function openWith(screen: ReactElement, rows: TaggedRow[] = measure
   } as never;
   renderWith(
     <QueryClientProvider client={new QueryClient()}>
-      <ToastProvider>
-        <HouseholdProvider me={me} loading={null} failed={null}>
-          {screen}
-        </HouseholdProvider>
-      </ToastProvider>
+      <SessionProvider>
+        <ToastProvider>
+          <HouseholdProvider me={me} loading={null} failed={null}>
+            {screen}
+          </HouseholdProvider>
+        </ToastProvider>
+      </SessionProvider>
     </QueryClientProvider>,
   );
 }
