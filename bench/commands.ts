@@ -14,6 +14,7 @@ import { TestBed, type Client } from './TestBed';
 
 const SECONDS = 4;
 const LOTS = 200;
+const WARM_MS = 1500;
 
 /** The data path over HTTP beside bare single-row inserts by pgbench: same cluster, same durability, same number of clients. */
 export async function benchCommands(): Promise<void> {
@@ -95,7 +96,7 @@ async function commandsFor(bed: TestBed, size: number, clients: number, homes: n
     await Promise.all(Array.from({ length: clients }, (_, at) => one(at)));
     return done;
   };
-  await run(performance.now() + 500);
+  await run(performance.now() + WARM_MS);
   const started = performance.now();
   const done = await run(started + SECONDS * 1000);
   return { done, seconds: (performance.now() - started) / 1000 };
