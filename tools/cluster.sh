@@ -67,10 +67,11 @@ case $verb in
       rm -f "$secret.init"
     fi
     if ! running; then
+      # Terse: what a unique key refused (an e-mail) is personal and stays out of the log.
       port=$(free_port "${PG_PORT_WANTED:-5543}")
       touch "$log"
       if [ "$(id -u)" = 0 ]; then chown postgres "$log"; fi
-      if ! as_pg "$bin/pg_ctl" -D "$data" -w -t 30 -l "$log" -o "-p $port -c listen_addresses=127.0.0.1 -c unix_socket_directories=''" start >/dev/null; then
+      if ! as_pg "$bin/pg_ctl" -D "$data" -w -t 30 -l "$log" -o "-p $port -c listen_addresses=127.0.0.1 -c unix_socket_directories='' -c log_error_verbosity=terse" start >/dev/null; then
         say "PostgreSQL did not start; the end of $log says:"
         tail -n 5 "$log" >&2
         exit 5

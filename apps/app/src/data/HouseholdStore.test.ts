@@ -131,6 +131,12 @@ describe('a household on the device', () => {
     expect(store.waiting).toHaveLength(0);
   });
 
+  it('a page that it cannot keep is shown all the same, and it says that it cannot keep anything', async () => {
+    await forgetDeviceDb(home);
+    await store.receive(page(2, [{ entity: 'lot', row: lotRow(30, 2) }]));
+    expect([left(store), store.isLost, store.seq]).toEqual([30, true, 2]);
+  });
+
   it('what is done next is computed from what was done a moment ago, kept or not', async () => {
     const first = store.run('stock_taken', take(store, 4));
     expect(left(store)).toBe(20);

@@ -52,7 +52,7 @@ export class HouseholdStore {
   private versionSeen = 0;
   private clockOffsetMs = 0;
   private turn: Promise<unknown> = Promise.resolve();
-  /** The browser has taken the data away; what is not kept any more cannot be done. */
+  /** The last attempt to keep something failed, or the browser has taken the data away. */
   private lost = false;
   device = '';
 
@@ -152,8 +152,10 @@ export class HouseholdStore {
     return this.inTurn(async () => {
       try {
         await this.db.put('queue', queued);
+        this.lost = false;
         return { ok: true, undo };
       } catch {
+        this.lost = true;
         this.queue = this.queue.filter((one) => one !== queued);
         this.replay();
         return { ok: false, refusal: { kind: 'not_kept' } };
@@ -176,7 +178,8 @@ export class HouseholdStore {
       const seq = page.cursor === null ? page.seq : this.position.seq;
       const position: Position = { seq, cursor: page.cursor, generation: page.generation };
       const done = this.queue.filter((queued) => queued.seq !== null && queued.seq <= seq);
-      await storePage(this.db, page, position, done);
+      // What cannot be kept is shown all the same, and read again when the app opens the next time.
+      await this.tryToKeep(storePage(this.db, page, position, done));
       for (const row of page.rows) this.putNumbered(row);
       this.position = position;
       this.queue = this.queue.filter((queued) => !done.includes(queued));
@@ -206,11 +209,9 @@ export class HouseholdStore {
       }
       this.queue = this.queue.filter((queued) => !dropped.has(queued));
       const kept = changed.filter((queued) => !dropped.has(queued));
-      await storeQueued(
-        this.db,
-        kept,
-        [...dropped].map(({ at }) => at),
-      );
+      const gone = [...dropped].map(({ at }) => at);
+      // An answer that cannot be kept is asked for again, by the same id.
+      await this.tryToKeep(storeQueued(this.db, kept, gone));
       if (dropped.size > 0 || kept.some(({ refusal }) => refusal !== null)) this.replay();
       this.tell();
     });
@@ -252,6 +253,15 @@ export class HouseholdStore {
   close(): void {
     this.db.close();
     this.listeners.clear();
+  }
+
+  private async tryToKeep(keeping: Promise<void>): Promise<void> {
+    try {
+      await keeping;
+      this.lost = false;
+    } catch {
+      this.lost = true;
+    }
   }
 
   /** The queue as it was read, and what is on its way into it. */

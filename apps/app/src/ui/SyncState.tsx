@@ -6,7 +6,7 @@ import { Small } from './Words';
 /** What the header says about saving: all saved, n waiting, n need you. */
 export function syncWords(waiting: number, needYou: number, connection: string): string {
   if (needYou > 0) return needYou === 1 ? '1 needs you' : `${needYou} need you`;
-  if (connection === 'lost') return 'Storage lost';
+  if (connection === 'lost') return 'Storage full or lost';
   if (connection === 'other_home') return 'Another home';
   if (connection === 'stuck') return 'Server in trouble';
   if (connection === 'signed_out') return waiting > 0 ? `sign in to send ${waiting}` : 'signed out';

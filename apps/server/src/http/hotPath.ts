@@ -96,8 +96,11 @@ async function respond(
     if (problem.code === 'internal') context.log.error({ err: error }, 'unexpected error');
     const body = problemBody(problem);
     [status, text, type, more] = [body.status, JSON.stringify(body), PROBLEM_TYPE, problemHeaders(problem)];
-    // What was not read of the body is not the next request of this connection.
-    if (!req.complete) more = { ...more, connection: 'close' };
+    // What was not read of the body is not the next request of this connection; read, so that the answer is heard.
+    if (!req.complete) {
+      more = { ...more, connection: 'close' };
+      req.resume();
+    }
   }
   context.log.info({ method: req.method, path: req.url?.split('?')[0], status });
   if (res.destroyed) return;

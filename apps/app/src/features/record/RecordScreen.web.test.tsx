@@ -105,6 +105,6 @@ describe('recording a line', () => {
     await waitFor(() => expect(screen.getByText(/could not keep the change, so it was not made/)).toBeTruthy());
     expect((field as HTMLInputElement).value).toBe('6 paper lanterns');
     expect(screen.queryByText('Paper lantern, 6')).toBeNull();
-    expect(screen.getByTestId('sync-state').textContent).toBe('Storage lost');
+    expect(screen.getByTestId('sync-state').textContent).toBe('Storage full or lost');
   });
 });

@@ -15,7 +15,7 @@ export function connectionWords(connection: Connection | 'lost', somethingRefuse
     case 'stuck':
       return 'The server answers, but what it sends leads nowhere. Everything recorded is kept here. Try again; if it stays so, the server needs looking after.';
     case 'lost':
-      return 'The browser has cleared or closed this app’s data on this device. Nothing more can be kept here until the page is loaded again.';
+      return 'This device cannot keep data: its storage is full, or the browser has cleared it. What you record now would not be saved. Make room, then load the page again.';
     case 'offline':
       return 'There is no line to the server. Everything works; changes are kept here and sent when it is back.';
   }

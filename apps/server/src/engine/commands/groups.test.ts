@@ -225,6 +225,18 @@ describe('commands in groups', () => {
   }, 20_000);
 });
 
+describe('bodies that are not read', () => {
+  it.each([
+    ['too large', JSON.stringify({ commands: [], filler: 'x'.repeat(3_000_000) }), 413, 'too_large'],
+    ['not JSON', '{"commands":', 400, 'bad_request'],
+    ['no commands', '{}', 400, 'bad_request'],
+  ])('%s', async (_, body, status, code) => {
+    const { caller } = await homeOf();
+    expect(await caller.call('POST', '/commands', body)).toMatchObject({ status, body: { code } });
+    expect((await caller.changes()).rows.length).toBeGreaterThan(1);
+  });
+});
+
 describe('clocks', () => {
   const DAY = 86_400_000;
   const shifted = (days: number, ms: number): string => new Date(Date.now() + days * DAY + ms).toISOString();
