@@ -4,6 +4,7 @@ import { YStack } from 'tamagui';
 import { HouseholdProvider, useHousehold, useHouseholdContext } from '@/data/HouseholdProvider';
 import { useSession } from '@/data/SessionProvider';
 import { Button } from '@/ui/Button';
+import { connectionWords } from '@/features/sync/words';
 import { Shell } from '@/ui/Shell';
 import { Words } from '@/ui/Words';
 
@@ -45,6 +46,7 @@ function FirstRead({ children }: { children: ReactNode }) {
   const { connection, syncNow } = useHouseholdContext();
   const neverRead = useHousehold(({ store }) => store.seq === 0);
   if (!neverRead) return <>{children}</>;
+  if (connection === 'signed_out') return <Redirect href="/sign-in" />;
   if (connection === 'connecting' || connection === 'online') {
     return (
       <Message>
@@ -55,7 +57,8 @@ function FirstRead({ children }: { children: ReactNode }) {
   return (
     <Message>
       <Words>
-        The server cannot be reached. This device needs it once, to read your home; after that it works without.
+        {connection === 'offline' ? 'The server cannot be reached.' : connectionWords(connection, false)} This device
+        needs the server once, to read your home; after that it works without.
       </Words>
       <Button label="Try again" onPress={syncNow} />
     </Message>
