@@ -89,3 +89,78 @@ describe('dates that would not be taken any more', () => {
     },
   );
 });
+
+describe('safety dates', () => {
+  const UNDATED = { expiresOn: null, dateKind: null, openedOn: null, frozenOn: null };
+  /**
+   * The rules once more, written as what happens day by day: a deadline that a use-by date or opening sets, and that only
+   * freezing in time takes away. Source of the rules: freezing keeps food safe, it makes nothing good again (USDA, from memory).
+   */
+  function deadlineByDays(lot: Parameters<typeof effectiveDue>[0], openedDays: number | null): string | null {
+    let deadline: string | null = lot.dateKind === 'use_by' ? lot.expiresOn : null;
+    let frozen = false;
+    for (let day = '2026-10-01'; day <= '2026-12-31'; day = addDays(day, 1)) {
+      if (frozen) continue;
+      if (day === lot.openedOn && openedDays !== null) {
+        const opened = addDays(day, openedDays);
+        if (deadline === null || opened < deadline) deadline = opened;
+      }
+      if (day === lot.frozenOn && (deadline === null || day <= deadline)) {
+        frozen = true;
+        deadline = null;
+      }
+    }
+    return deadline;
+  }
+
+  it('are never later than the rules allow, in any combination of states', () => {
+    const days = [null, '2026-11-01', '2026-11-05', '2026-11-06', '2026-11-10', '2026-11-20'];
+    let checked = 0;
+    for (const expiresOn of days)
+      for (const dateKind of ['use_by', 'best_before'] as const)
+        for (const openedOn of days)
+          for (const frozenOn of days)
+            for (const openedDays of [null, 0, 1, 5, 30])
+              for (const freezerMonths of [null, 0, 3]) {
+                const lot = { expiresOn, dateKind: expiresOn === null ? null : dateKind, openedOn, frozenOn };
+                const due = effectiveDue(lot, { openedDays, freezerMonths });
+                const deadline = deadlineByDays(lot, openedDays);
+                checked++;
+                if (deadline !== null && (due === null || due.on > deadline)) {
+                  throw new Error(`${JSON.stringify({ ...lot, openedDays, freezerMonths, due, deadline })}`);
+                }
+              }
+    expect(checked).toBe(6 * 2 * 6 * 6 * 5 * 3);
+  });
+
+  it.each([
+    [
+      'frozen after its use-by date',
+      { expiresOn: '2026-11-05', dateKind: 'use_by', frozenOn: '2026-11-06' },
+      '2026-11-05',
+      'use_by',
+    ],
+    [
+      'frozen on its use-by date',
+      { expiresOn: '2026-11-05', dateKind: 'use_by', frozenOn: '2026-11-05' },
+      '2027-02-05',
+      'frozen',
+    ],
+    [
+      'frozen after its best-before date',
+      { expiresOn: '2026-11-05', dateKind: 'best_before', frozenOn: '2026-11-06' },
+      '2027-02-06',
+      'frozen',
+    ],
+    [
+      'opened too long before it was frozen',
+      { openedOn: '2026-11-01', frozenOn: '2026-11-06' },
+      '2026-11-05',
+      'opened',
+    ],
+    ['opened, then frozen in time', { openedOn: '2026-11-01', frozenOn: '2026-11-05' }, '2027-02-05', 'frozen'],
+  ] as const)('%s', (_, fields, on, reason) => {
+    const lot = { ...UNDATED, ...fields };
+    expect(effectiveDue(lot, { openedDays: 4, freezerMonths: null })).toEqual({ on, reason });
+  });
+});

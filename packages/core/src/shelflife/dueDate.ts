@@ -20,21 +20,30 @@ type DatedLot = Pick<LotFields, 'expiresOn' | 'dateKind' | 'openedOn' | 'frozenO
 type KeepingItem = Pick<ItemFields, 'openedDays' | 'freezerMonths'>;
 
 /**
- * The date that counts for a lot: frozen, the quality months from the day of freezing; otherwise the printed date or
- * the days after opening, whichever comes first.
+ * The date that counts for a lot. Not frozen: the printed date or the days after opening, whichever comes first. Frozen
+ * while it was still good: the quality months from the day of freezing. Frozen after a use-by date, or after what was left
+ * once opened: freezing stops nothing, and that date still counts. A best-before date is quality and does not forbid freezing.
+ * A thing opened after it was frozen counts as frozen still: when it left the freezer is not known here.
+ *
  * @returns null when nothing limits it
  * @example printed 2027-01-31, opened 2026-11-20, keeps 4 days opened //=> 2026-11-24, `opened`
  */
 export function effectiveDue(lot: DatedLot, item: KeepingItem): Due | null {
-  if (lot.frozenOn !== null) {
-    return { on: addMonths(lot.frozenOn, item.freezerMonths ?? DEFAULT_FREEZER_MONTHS), reason: 'frozen' };
-  }
+  const { expiresOn, openedOn, frozenOn } = lot;
   const printed: Due | null =
-    lot.expiresOn === null ? null : { on: lot.expiresOn, reason: lot.dateKind === 'use_by' ? 'use_by' : 'best_before' };
-  if (lot.openedOn === null || item.openedDays === null) return printed;
-  const opened: Due = { on: addDays(lot.openedOn, item.openedDays), reason: 'opened' };
-  return printed !== null && printed.on < opened.on ? printed : opened;
+    expiresOn === null ? null : { on: expiresOn, reason: lot.dateKind === 'use_by' ? 'use_by' : 'best_before' };
+  const opened: Due | null =
+    openedOn === null || item.openedDays === null ? null : { on: addDays(openedOn, item.openedDays), reason: 'opened' };
+  if (frozenOn === null) return earlier(printed, opened);
+  const safe = earlier(
+    printed?.reason === 'use_by' ? printed : null,
+    openedOn !== null && openedOn <= frozenOn ? opened : null,
+  );
+  if (safe && safe.on < frozenOn) return safe;
+  return { on: addMonths(frozenOn, item.freezerMonths ?? DEFAULT_FREEZER_MONTHS), reason: 'frozen' };
 }
+
+const earlier = (a: Due | null, b: Due | null): Due | null => (a && b ? (a.on < b.on ? a : b) : (a ?? b));
 
 /** The last good day itself is still `soon`; the day after is `late`. */
 export function dueState(due: Due, today: CivilDate, soonDays = SOON_DAYS): DueState {

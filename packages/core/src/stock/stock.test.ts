@@ -111,6 +111,15 @@ describe('plans', () => {
     expect(lotFieldsOf(state.lotsIn('low')[0]!)).toMatchObject({ frozenOn: '2026-11-24', nookId: 'low' });
   });
 
+  it('opening or freezing twice does not start a clock anew', () => {
+    const open = lotRow('a', { openedOn: '2026-11-20' });
+    expect(planOpen(open, 1000, [], context)).toEqual([]);
+    const state = sampleHome();
+    state.put({ entity: 'lot', row: lotRow('lot', { frozenOn: '2026-09-01' }) });
+    apply(state, planFreeze(state.get('lot', 'lot')!, 2000, 'low', [], context));
+    expect(state.lotsIn('low')[0]).toMatchObject({ frozenOn: '2026-09-01' });
+  });
+
   it('discards with its reason', () => {
     expect(planDiscard(lotRow('a'), 1000, 'expired', context)).toMatchObject([
       { event: { kind: 'discarded', reason: 'expired' } },

@@ -110,13 +110,17 @@ export function planMove(
   return amount <= 0 ? [] : planSplit(lot, amount, { nookId: toNookId }, presentThere, context);
 }
 
-/** Opens one of a lot (or all of a lot kept by measure): the opened one gets its own date from today. */
+/**
+ * Opens one of a lot (or all of a lot kept by measure): the opened one gets its own date from today. What is open already
+ * stays as it is: opening it again does not start its days anew.
+ */
 export function planOpen(
   lot: LotRow,
   quantityThousandths: number,
   presentHere: readonly LotRow[],
   context: PlanContext,
 ): Op[] {
+  if (lot.openedOn !== null) return [];
   return planSplit(
     lot,
     Math.min(quantityThousandths, lot.quantityThousandths),
@@ -126,7 +130,7 @@ export function planOpen(
   );
 }
 
-/** Freezes an amount of a lot, into the nook given. */
+/** Freezes an amount of a lot, into the nook given; what is frozen already keeps its day. */
 export function planFreeze(
   lot: LotRow,
   quantityThousandths: number,
@@ -135,7 +139,7 @@ export function planFreeze(
   context: PlanContext,
 ): Op[] {
   const amount = Math.min(quantityThousandths, lot.quantityThousandths);
-  return planSplit(lot, amount, { frozenOn: context.today, nookId: toNookId }, presentThere, context);
+  return planSplit(lot, amount, { frozenOn: lot.frozenOn ?? context.today, nookId: toNookId }, presentThere, context);
 }
 
 function planSplit(

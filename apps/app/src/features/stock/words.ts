@@ -43,11 +43,14 @@ const REASON: Readonly<Record<Due['reason'], string>> = {
   frozen: 'best until',
 };
 
-/** `best before 31 Mar 2027`, `opened Sun, use by 26 Nov`. */
+/** `best before 31 Mar 2027`, `opened 22 Nov, use by 26 Nov`, `frozen 6 Nov, too late, use by 5 Nov`. */
 export function dueWords(lot: LotRow, item: ItemRow, today: CivilDate): string {
   const due = effectiveDue(lot, item);
   const parts: string[] = [];
-  if (lot.frozenOn !== null) parts.push(`frozen ${dateWords(lot.frozenOn, today)}`);
+  if (lot.frozenOn !== null) {
+    const tooLate = due !== null && due.reason !== 'frozen';
+    parts.push(`frozen ${dateWords(lot.frozenOn, today)}${tooLate ? ', too late' : ''}`);
+  }
   if (lot.openedOn !== null) parts.push(`opened ${dateWords(lot.openedOn, today)}`);
   if (due) parts.push(`${REASON[due.reason]} ${dateWords(due.on, today)}`);
   return parts.join(', ');
