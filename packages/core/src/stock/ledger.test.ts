@@ -36,6 +36,29 @@ describe('foldLedger', () => {
     ['more taken than known asks for a count', [event('a', 'put_in', 1, 1), event('b', 'taken', 2, 2)], 0, true],
     ['putting in later does not answer the question', [event('b', 'taken', 2, 2), event('c', 'put_in', 5, 3)], 5, true],
     ['counting does', [event('b', 'taken', 2, 2), event('c', 'counted', 5, 3)], 5, false],
+    [
+      'a taking-back taken back by a device whose clock is behind',
+      [
+        event('a', 'put_in', 6, 1),
+        event('b', 'taken', 2, 2),
+        event('c', 'voided', 2, 9, 'b'),
+        event('d', 'voided', -2, 3, 'c'),
+      ],
+      4,
+      false,
+    ],
+    [
+      'and that taken back once more, whatever the clocks say',
+      [
+        event('a', 'put_in', 6, 5),
+        event('b', 'taken', 2, 6),
+        event('c', 'voided', 2, 9, 'b'),
+        event('d', 'voided', -2, 3, 'c'),
+        event('e', 'voided', 2, 1, 'd'),
+      ],
+      6,
+      false,
+    ],
     ['taken back', [event('a', 'put_in', 6, 1), event('b', 'taken', 2, 2), event('c', 'voided', 2, 3, 'b')], 6, false],
     [
       'a taking-back taken back',

@@ -91,11 +91,21 @@ export function isInOrder(balance: LotBalance, event: LedgerEvent): boolean {
 
 const keyOf = (event: LedgerEvent): EventKey => ({ occurredAt: event.occurredAt, id: event.id });
 
-/** A later taking-back can itself be taken back, so the latest is looked at first. */
-function voidedIds(inOrder: readonly LedgerEvent[]): Set<string> {
-  const voided = new Set<string>();
-  for (const event of [...inOrder].reverse()) {
-    if (event.kind === 'voided' && event.voids !== null && !voided.has(event.id)) voided.add(event.voids);
-  }
-  return voided;
+/**
+ * The events that do not count: those that a taking-back that counts takes back. A taking-back can itself be taken back; which
+ * one was first is told by what it takes back, not by a clock.
+ */
+function voidedIds(events: readonly LedgerEvent[]): Set<string> {
+  const takingBack = new Map<string, string[]>();
+  for (const { id, voids } of events) if (voids !== null) takingBack.set(voids, [...(takingBack.get(voids) ?? []), id]);
+  const known = new Map<string, boolean>();
+  const counts = (id: string): boolean => {
+    const answer = known.get(id);
+    if (answer !== undefined) return answer;
+    known.set(id, true);
+    const mine = !(takingBack.get(id) ?? []).some(counts);
+    known.set(id, mine);
+    return mine;
+  };
+  return new Set([...takingBack.keys()].filter((id) => !counts(id)));
 }
