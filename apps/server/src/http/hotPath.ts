@@ -34,11 +34,15 @@ export function hotPath(context: Context, app: Express, bodyLimit: number) {
   return (req: IncomingMessage, res: ServerResponse): void => {
     const work = workFor(context, req, bodyLimit);
     if (!work) return void app(req, res);
-    void respond(context, req, res, async () => {
+    const answered = respond(context, req, res, async () => {
       if (!isOwnHost(context.hosts, req.headers.host)) throw new ProblemError('wrong_host');
       if (!context.requests.allows(addressOf(req), context.now().getTime())) throw new ProblemError('too_many');
       if (!comesFromOwnPage(req.method!, req.headers)) throw new ProblemError('wrong_origin');
       return work();
+    });
+    answered.catch((error: unknown) => {
+      context.log.error({ err: error }, 'an answer could not be written');
+      res.destroy();
     });
   };
 }
@@ -64,6 +68,8 @@ function workFor(context: Context, req: IncomingMessage, bodyLimit: number): Wor
 
 async function readJson(req: IncomingMessage, limit: number): Promise<unknown> {
   if (Number(req.headers['content-length'] ?? 0) > limit) throw new ProblemError('too_large');
+  // Whoever hung up meanwhile sends no end any more.
+  if (req.destroyed) throw new ProblemError('bad_request');
   const chunks = await new Promise<Buffer[]>((done, failed) => {
     const read: Buffer[] = [];
     let size = 0;

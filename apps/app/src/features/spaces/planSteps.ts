@@ -1,6 +1,6 @@
 import type { Step } from '@/ui/StepNav';
 
-/** Setting a space up, in the order practitioners work: on paper, on the floor, with boxes, as a whole, at the shop. */
+/** Setting a space up, in the order of the work: on paper, on the floor, with boxes, as a whole, at the shop. */
 export const planSteps = (spaceId: string): Step[] => [
   { path: `/space/${spaceId}/measure`, label: 'Measure' },
   { path: `/space/${spaceId}/sort`, label: 'Sort' },

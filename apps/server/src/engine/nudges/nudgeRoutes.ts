@@ -18,10 +18,14 @@ export function nudgeRoutes(context: Context): Router {
     // Whoever hung up meanwhile is not heard to do it again.
     if (res.destroyed) return;
     res.writeHead(200, { 'content-type': 'text/event-stream', 'cache-control': 'no-store', 'x-accel-buffering': 'no' });
-    res.write('retry: 2000\n\n');
-    const stopChanges = context.nudges.subscribe(householdId, (seq) => res.write(`data: ${seq ?? ''}\n\n`));
+    // A stream that was ended closes only when the other side has heard it; until then nothing more is written.
+    const say = (text: string): void => {
+      if (!res.writableEnded) res.write(text);
+    };
+    say('retry: 2000\n\n');
+    const stopChanges = context.nudges.subscribe(householdId, (seq) => say(`data: ${seq ?? ''}\n\n`));
     const stopSession = context.nudges.onSessionEnd(sessionId, () => res.end());
-    const keepAlive = setInterval(() => res.write(': here\n\n'), KEEP_ALIVE_MS);
+    const keepAlive = setInterval(() => say(': here\n\n'), KEEP_ALIVE_MS);
     const forget = context.streams.add(res);
     res.on('close', () => {
       clearInterval(keepAlive);
