@@ -132,6 +132,38 @@ describe('whose requests are taken', () => {
   });
 });
 
+describe('behind a proxy', () => {
+  it.each([
+    ['that is trusted, each address has its own count', 'loopback', [401, 401, 401, 401]],
+    ['that is not, what it says about addresses counts for nothing', null, [401, 401, 429, 429]],
+  ])('%s', async (_, trustProxy, statuses) => {
+    const context = await createContext({
+      databaseUrl: suite.databaseUrl,
+      log: pino({ level: 'silent' }),
+      requestsPerMinute: 2,
+      trustProxy,
+    });
+    const behind = createServer(context, null).listen(0, '127.0.0.1');
+    await new Promise((done) => behind.once('listening', done));
+    const { port } = behind.address() as AddressInfo;
+    const seen: number[] = [];
+    // The hot path and Express's chain count together.
+    for (const [path, address] of [
+      ['changes?since=0', '203.0.113.1'],
+      ['me', '203.0.113.1'],
+      ['changes?since=0', '203.0.113.2'],
+      ['me', '203.0.113.2'],
+    ] as const) {
+      const response = await fetch(`http://127.0.0.1:${port}/api/${path}`, { headers: { 'x-forwarded-for': address } });
+      seen.push(response.status);
+    }
+    behind.closeAllConnections();
+    await new Promise((done) => behind.close(done));
+    await context.close();
+    expect(seen).toEqual(statuses);
+  });
+});
+
 describe('what is logged of an error', () => {
   it('where and of what kind it is, and nothing of what was in it', () => {
     const cause = Object.assign(new Error('Key (email)=(runa@ferry.example) already exists.'), {
