@@ -1,10 +1,10 @@
 import 'fake-indexeddb/auto';
 import { act, fireEvent, screen, waitFor } from '@testing-library/react';
 import { Pressable, Text } from 'react-native';
-import { openWith, queued } from '@/features/planHome.test-support';
-import { useHousehold } from './HouseholdProvider';
-import { ID, sampleRows } from './sampleRows.test-support';
-import { useUndoStack } from './useUndoStack';
+import { openWith, queued } from '../planHome.test-support';
+import { useHousehold } from '@/data/HouseholdProvider';
+import { ID, sampleRows } from '@/data/sampleRows.test-support';
+import { useUndoStack } from '@/data/useUndoStack';
 
 /** Names a room one, two, three, and takes that back. */
 function Naming() {
