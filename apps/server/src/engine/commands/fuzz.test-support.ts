@@ -190,7 +190,10 @@ export class Fuzz {
   learn({ ops }: Command): void {
     for (const op of ops) {
       if (op.op === 'event') this.events.push(op.event);
-      if (op.op === 'create') this.ids.set(op.entity, [...(this.ids.get(op.entity) ?? []), op.id]);
+      if (op.op !== 'create') continue;
+      const known = this.ids.get(op.entity);
+      if (known) known.push(op.id);
+      else this.ids.set(op.entity, [op.id]);
     }
   }
 
