@@ -15,11 +15,20 @@ export { invertCommand } from './household/invertCommand';
 export { describeCommand } from './household/describeCommand';
 export { HouseholdState } from './household/HouseholdState';
 export * from './stock/ledger';
+export { LotJournal, type LotHistory } from './stock/LotJournal';
 export * from './stock/quantity';
 export * from './stock/stockPlans';
 export * from './stock/attention';
 export { convertMeasure } from './stock/convertMeasure';
-export { isNamed, planRecordedLine, singularKey, type LinePlan } from './stock/recordLine/planRecordedLine';
+export {
+  opensOneOf,
+  planRecordedLine,
+  quantityIn,
+  type KeptWhy,
+  type LinePlan,
+} from './stock/recordLine/planRecordedLine';
+export { thingKey, thingNamed, ThingNames, type KnownThing, type KnownThings } from './stock/recordLine/thingNames';
+export { MADE_KINDS, type MadeKind } from './stock/lot.entity';
 export * from './stock/recordLine/recordLine';
 export { countUnit, isMeasure, measureUnit, pluralUnit } from './stock/recordLine/units';
 export * from './spaces/length';
@@ -47,7 +56,8 @@ export * from './fit/cutting';
 export { seededRandom } from './fit/seededRandom';
 export * from './fit/spaceModel';
 export * from './fit/planSpace';
-export { standingOf } from './fit/buildPlan';
+export { boxesOf, buildFromOrder, standingOf } from './fit/buildPlan';
+export { settingNow } from './fit/shelfSettings';
 export { roomsAfter } from './fit/shelfSettings';
 export * from './fit/planProblem';
 export * from './fit/contents';

@@ -1,5 +1,6 @@
 import type { HouseholdState } from '../household/HouseholdState';
 import { NOOK_KINDS, type ItemRow, type LotRow, type TaggedRow } from '../household/registry';
+import { ThingNames } from '../stock/recordLine/thingNames';
 import { codeKey, codeShape, readCode } from '../spaces/nookCode';
 import { foldedWords, foldText } from './foldText';
 import { SpellingIndex } from './SpellingIndex';
@@ -37,6 +38,8 @@ const UNKNOWN = 0.75;
 export class HouseholdFinder {
   private readonly index = new TrigramIndex();
   private readonly spelling = new SpellingIndex();
+  /** The things by name, as the reader of lines wants them. */
+  readonly things = new ThingNames();
   private readonly tagged = new Map<string, Set<string>>();
 
   constructor(private readonly state: HouseholdState) {}
@@ -46,6 +49,7 @@ export class HouseholdFinder {
     if (entity === 'item') {
       this.untag(row.id);
       if (row.retired) return this.forget(row.id);
+      this.things.set({ id: row.id, name: row.name, unit: row.unit, synonyms: row.synonyms });
       this.learn(row.id, [row.name, ...row.synonyms, ...row.tags].join(' '));
       this.tag(row.id, row.tags);
     } else if (entity === 'space' || entity === 'shelf' || entity === 'bin') {
@@ -63,6 +67,7 @@ export class HouseholdFinder {
 
   private forget(id: string): void {
     this.index.delete(id);
+    this.things.delete(id);
     this.spelling.set(id, []);
   }
 

@@ -21,7 +21,7 @@ export const BIN_LOOKS = ['see_through', 'woven', 'slatted', 'closed', 'kept_fre
 export type BinLook = (typeof BIN_LOOKS)[number];
 
 /** Where a bin stands beyond its left edge: its distance from the front edge, on what it is lifted, how far it is turned. */
-const standing = record({ frontTenthMm: measure, liftTenthMm: measure, degrees: decimal(0, 90) });
+const standing = record({ frontTenthMm: measure, liftTenthMm: measure, degrees: decimal(0, 180) });
 export type BinStanding = Holds<typeof standing>;
 
 export const bin = defineEntity('bin', {

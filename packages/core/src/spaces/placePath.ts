@@ -12,6 +12,12 @@ export interface PlacePath {
   code: string;
 }
 
+/** Whether a place is in a space that keeps things frozen. A refrigerator may have a freezer compartment, or not. */
+export function isInFreezer(state: HouseholdState, nookId: string): boolean {
+  const kind = placePath(state, nookId)?.space?.kind;
+  return kind === 'chest_freezer' || kind === 'upright_freezer';
+}
+
 const ORDINALS = ['top', 'second', 'third', 'fourth', 'fifth', 'sixth', 'seventh', 'eighth', 'ninth', 'tenth'];
 
 /**

@@ -15,6 +15,9 @@ const IN_BASE: Readonly<Record<string, readonly [base: 'g' | 'ml' | 'mm', factor
   gal: ['ml', 3785.411784],
   mm: ['mm', 1],
   cm: ['mm', 10],
+  in: ['mm', 25.4],
+  ft: ['mm', 304.8],
+  yd: ['mm', 914.4],
   m: ['mm', 1000],
 };
 
