@@ -56,7 +56,12 @@ describe('how spaces and shelves are built', () => {
     ['a shelf on holes', change('shelf', { build: { ...BARE_SHELF_BUILD, adjustable: true } }), 'ok'],
     ['a load below nothing', change('shelf', { build: { ...BARE_SHELF_BUILD, loadGrams: -1 } }), /loadGrams/],
     ['a bin at a slant', change('bin', { standing: { frontTenthMm: 0, liftTenthMm: 0, degrees: 12.7 } }), 'ok'],
-    ['a bin upside down', change('bin', { standing: { frontTenthMm: 0, liftTenthMm: 0, degrees: 180 } }), /degrees/],
+    [
+      'a bin at a slant to the left',
+      change('bin', { standing: { frontTenthMm: 0, liftTenthMm: 0, degrees: 167.3 } }),
+      'ok',
+    ],
+    ['a bin turned round', change('bin', { standing: { frontTenthMm: 0, liftTenthMm: 0, degrees: 181 } }), /degrees/],
   ])('%s', (_, answer, expected) => {
     if (typeof expected === 'string') expect(answer).toBe(expected);
     else expect(answer).toMatch(expected);

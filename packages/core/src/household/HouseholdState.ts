@@ -31,6 +31,8 @@ export class HouseholdState implements RowReader {
   /** Of every code ever given out, by how it reads: the nooks that have it and whether they are living. */
   private readonly shapes = new Map<string, Map<string, { code: string; living: boolean }>>();
   readonly knowsRetired: boolean;
+  /** Set by a device that keeps what it did to a lot. */
+  ledgerOf?: RowReader['ledgerOf'];
 
   /** @param options.knowsRetired true when every row there ever was is put in, as on the server and in tests of rules */
   constructor(options: { knowsRetired?: boolean } = {}) {

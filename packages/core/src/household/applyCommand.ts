@@ -1,5 +1,6 @@
 import { codeKey, codeShape } from '../spaces/nookCode';
 import { continueLedger, type LedgerEvent } from '../stock/ledger';
+import type { LotHistory } from '../stock/LotJournal';
 import type { Command, Op, Refusal } from './command';
 import { rulesOf } from './entityRules';
 import { MOST_ROWS_PER_COMMAND } from './limits';
@@ -14,6 +15,7 @@ import {
   referencesOf,
   type AnyRow,
   type EntityKind,
+  type LotBalance,
   type Nook,
   type RowOf,
   type TaggedRow,
@@ -34,6 +36,8 @@ export interface RowReader {
   readonly knowsRetired: boolean;
   /** A ledger event; null: there is none; undefined: this reader has no history to look in. */
   event(id: string): LedgerEvent | null | undefined;
+  /** What happened to a lot since a balance that is known; not there: only its row is known. */
+  ledgerOf?(lotId: string): LotHistory | undefined;
   /** Whether a command was applied; undefined: this reader cannot say. */
   wasApplied(commandId: string): boolean | undefined;
 }
@@ -148,7 +152,15 @@ function applyEvent(work: Working, event: LedgerEvent): void {
   }
   if (event.voids !== null) checkVoided(work, event, event.voids);
   work.events.set(event.id, event);
-  work.put('lot', { ...lot, ...continueLedger(lot, [event]) });
+  work.put('lot', { ...lot, ...balanceAfter(work, lot, event) });
+}
+
+/** From the lot's history where it is known: taking back a count is no difference that could be added. */
+function balanceAfter(work: Working, lot: RowOf['lot'], event: LedgerEvent): LotBalance {
+  const history = work.reader.ledgerOf?.(lot.id);
+  if (!history) return continueLedger(lot, [event]);
+  const own = [...work.events.values()].filter(({ lotId }) => lotId === lot.id);
+  return continueLedger(history.base, [...history.events, ...own]);
 }
 
 function checkVoided(work: Working, { lotId }: LedgerEvent, id: string): void {

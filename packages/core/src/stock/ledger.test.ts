@@ -144,3 +144,22 @@ describe('properties of the ledger', () => {
     expect(isInOrder(balance, event('c', 'voided', 1, 6, 'b'))).toBe(false);
   });
 });
+
+describe('what comes last', () => {
+  it('is the latest event, in whatever order they arrive; of two at once the one with the greater id', () => {
+    const [a, b] = [event('a', 'put_in', 6, 3), event('b', 'taken', 1, 3)];
+    for (const events of [
+      [a, b],
+      [b, a],
+    ]) {
+      expect(foldLedger(events)).toMatchObject({ quantityThousandths: 5000, lastAt: { id: 'b' } });
+    }
+    const late = continueLedger(foldLedger([event('c', 'put_in', 6, 9)]), [event('d', 'taken', 1, 2)]);
+    expect(late.lastAt?.id).toBe('c');
+  });
+  it('an event with the key of the count itself is not older than it', () => {
+    const counted = foldLedger([event('m', 'counted', 4, 5)]);
+    expect(continueLedger(counted, [event('a', 'taken', 1, 5)]).quantityThousandths).toBe(4000);
+    expect(continueLedger(counted, [event('z', 'taken', 1, 5)]).quantityThousandths).toBe(3000);
+  });
+});

@@ -1,5 +1,6 @@
 import { defineEntity } from '../household/defineEntity';
 import {
+  added,
   day,
   id,
   instant,
@@ -20,6 +21,10 @@ const packSize = record({
   unit: text(1, 20),
 });
 export type PackSize = Holds<typeof packSize>;
+/** What the date a thing came to be says. */
+export const MADE_KINDS = ['made', 'cooked', 'baked', 'roasted', 'packed', 'bottled', 'bought', 'harvested'] as const;
+export type MadeKind = (typeof MADE_KINDS)[number];
+
 export type DateKind = 'best_before' | 'use_by';
 
 /** The order of ledger events: when it happened, then the event's id. */
@@ -36,6 +41,11 @@ export const lot = defineEntity('lot', {
     dateKind: orNull(oneOf('best_before', 'use_by')),
     openedOn: orNull(day),
     frozenOn: orNull(day),
+    /** When it left the freezer for use. A later `frozenOn` means that it was frozen again. */
+    thawedOn: added(orNull(day)),
+    /** When it was made, packed, roasted, bought …, and which of them. */
+    madeOn: added(orNull(day)),
+    madeKind: added(orNull(oneOf(...MADE_KINDS))),
     note: longText(2000),
   },
   derived: {

@@ -1,7 +1,7 @@
 import type { Op } from '../household/command';
 import type { ItemRow, LotFields, LotRow } from '../household/registry';
 import type { CivilDate } from '../shelflife/civilDate';
-import { effectiveDue } from '../shelflife/dueDate';
+import { effectiveDue, isFrozen, isThawed } from '../shelflife/dueDate';
 import type { LedgerEvent, LedgerEventKind } from './ledger';
 
 export interface PlanContext {
@@ -41,14 +41,23 @@ export function oldestFirst(lots: readonly LotRow[], item: ItemRow): LotRow[] {
   return [...lots].sort((a, b) => key(a).localeCompare(key(b)) || (a.id < b.id ? -1 : 1));
 }
 
-/** Takes from the given lots, in their order; what goes beyond all of them is taken from the last (and asks for a count). */
-export function planTake(lots: readonly LotRow[], quantityThousandths: number, context: PlanContext): Op[] {
+/**
+ * Takes from the given lots, in their order; what goes beyond all of them is taken from the last (and asks for a count).
+ *
+ * @param reason why it leaves the house unused, or null when it is used
+ */
+export function planTake(
+  lots: readonly LotRow[],
+  quantityThousandths: number,
+  context: PlanContext,
+  reason: DiscardReason | null = null,
+): Op[] {
   let left = quantityThousandths;
   const ops: Op[] = [];
   lots.forEach((lot, at) => {
     const isLast = at === lots.length - 1;
     const part = isLast ? left : Math.min(left, lot.quantityThousandths);
-    if (part > 0) ops.push(eventOp(context, lot.id, 'taken', part));
+    if (part > 0) ops.push(eventOp(context, lot.id, reason === null ? 'taken' : 'discarded', part, reason));
     left -= part;
   });
   return ops;
@@ -63,6 +72,9 @@ export function sameLot(a: LotFields, b: LotFields): boolean {
     a.dateKind === b.dateKind &&
     a.openedOn === b.openedOn &&
     a.frozenOn === b.frozenOn &&
+    (a.thawedOn ?? null) === (b.thawedOn ?? null) &&
+    (a.madeOn ?? null) === (b.madeOn ?? null) &&
+    (a.madeKind ?? null) === (b.madeKind ?? null) &&
     a.packSize?.amountThousandths === b.packSize?.amountThousandths &&
     a.packSize?.unit === b.packSize?.unit
   );
@@ -130,7 +142,10 @@ export function planOpen(
   );
 }
 
-/** Freezes an amount of a lot, into the nook given; what is frozen already keeps its day. */
+/**
+ * Freezes an amount of a lot, into the nook given; what is frozen already keeps its day. What has thawed is frozen again from
+ * today: the caller has shown the caution (`refreezing`) before.
+ */
 export function planFreeze(
   lot: LotRow,
   quantityThousandths: number,
@@ -139,7 +154,36 @@ export function planFreeze(
   context: PlanContext,
 ): Op[] {
   const amount = Math.min(quantityThousandths, lot.quantityThousandths);
-  return planSplit(lot, amount, { frozenOn: lot.frozenOn ?? context.today, nookId: toNookId }, presentThere, context);
+  const frozenOn = lot.frozenOn === null || isThawed(lot) ? context.today : lot.frozenOn;
+  return planSplit(lot, amount, { frozenOn, nookId: toNookId }, presentThere, context);
+}
+
+/**
+ * Takes an amount of a frozen lot out of the freezer to thaw, into the nook given. What had been frozen a second time is to be
+ * used on the day it thaws.
+ */
+export function planThaw(
+  lot: LotRow,
+  quantityThousandths: number,
+  toNookId: string,
+  presentThere: readonly LotRow[],
+  context: PlanContext,
+): Op[] {
+  if (!isFrozen(lot)) return [];
+  const change: Partial<LotFields> = { ...thawedToday(lot, context), nookId: toNookId };
+  return planSplit(lot, Math.min(quantityThousandths, lot.quantityThousandths), change, presentThere, context);
+}
+
+/** The frozen lots in some places, all of them, thaw where they are: for a bin that leaves the freezer with what is in it. */
+export function planThawAll(lots: readonly LotRow[], context: PlanContext): Op[] {
+  return lots
+    .filter((lot) => isFrozen(lot) && lot.quantityThousandths > 0)
+    .map((lot) => ({ op: 'change', entity: 'lot', id: lot.id, fields: thawedToday(lot, context) }));
+}
+
+function thawedToday(lot: LotRow, { today }: PlanContext): Partial<LotFields> {
+  const again = (lot.thawedOn ?? null) !== null;
+  return { thawedOn: today, ...(again ? { expiresOn: today, dateKind: 'use_by' as const } : {}) };
 }
 
 function planSplit(
@@ -157,6 +201,7 @@ function planSplit(
 
 /** The fields of a lot without its id and balance. */
 export function lotFieldsOf(lot: LotRow): LotFields {
-  const { itemId, nookId, packSize, expiresOn, dateKind, openedOn, frozenOn, note } = lot;
-  return { itemId, nookId, packSize, expiresOn, dateKind, openedOn, frozenOn, note };
+  const { itemId, nookId, packSize, expiresOn, dateKind, openedOn, frozenOn, thawedOn, madeOn, madeKind, note } = lot;
+  const later = { thawedOn: thawedOn ?? null, madeOn: madeOn ?? null, madeKind: madeKind ?? null };
+  return { itemId, nookId, packSize, expiresOn, dateKind, openedOn, frozenOn, ...later, note };
 }
