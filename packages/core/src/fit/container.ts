@@ -2,6 +2,8 @@ import type { ContainerFields } from '../household/registry';
 
 /** What a hand needs over an open bin to take things out of it, tenths of a millimetre. Common practice, no source. */
 export const HAND_ROOM_TENTH_MM = 300;
+/** Below this a box is no container and a stack has no steps: a slip of the pen, of which millions would stand. Own default. */
+export const LEAST_SIDE_TENTH_MM = 50;
 /** Share of a container's inner volume that things fill in use; the rest is air between them. Own default. */
 export const FILL_SHARE = 0.8;
 /** No more than this many stand on each other in a plan: the one at the bottom is lifted out past the others. Own default. */
@@ -59,14 +61,14 @@ export function innerVolumeMl(container: Measures): number {
 
 /**
  * How many stand on each other: `1 + ⌊(room − h)/Δ⌋`, Δ the stacking pitch. Without a pitch they are not stacked.
- * @returns at least 1; whether one fits at all is another question
+ * @returns at least 1, also for a pitch of nothing; whether one fits at all is another question
  */
 export function stackCount(
   container: Pick<ContainerFields, 'heightTenthMm' | 'stackPitchTenthMm'>,
   roomTenthMm: number,
 ): number {
   const pitch = container.stackPitchTenthMm;
-  if (pitch === null || roomTenthMm < container.heightTenthMm) return 1;
+  if (pitch === null || pitch < 1 || roomTenthMm < container.heightTenthMm) return 1;
   return 1 + Math.floor((roomTenthMm - container.heightTenthMm) / pitch);
 }
 

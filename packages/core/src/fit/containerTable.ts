@@ -1,3 +1,4 @@
+import { LEAST_SIDE_TENTH_MM } from './container';
 import type { BinLook, ContainerFields } from '../household/registry';
 import { BIN_LOOKS } from '../household/registry';
 import { readLength } from '../spaces/length';
@@ -112,6 +113,8 @@ export function containerFromRow(row: Readonly<Record<string, string>>, homeUnit
     }
     const reading = readLength(text(column), homeUnit);
     if (!reading.ok) return fail(column, 'a length such as 31.5 cm or 12 3/8"');
+    if ((needed || column === 'stack pitch') && reading.tenthMm < LEAST_SIDE_TENTH_MM)
+      return fail(column, 'a length of at least 5 mm');
     fields[field] = reading.tenthMm;
   }
   for (const [column, { field, factor }] of Object.entries(AMOUNTS) as [Column, { field: string; factor: number }][]) {

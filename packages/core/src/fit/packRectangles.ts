@@ -33,15 +33,19 @@ export function packInOrder(
     const piece = pieces[at]!;
     const place = narrowestPlace(free, piece);
     if (!place) continue;
-    packed.push({ ...place, at });
+    const { gap: _, ...spot } = place;
+    packed.push({ ...spot, at });
     free = cutOut(free, place);
   }
   return packed;
 }
 
-/** The place among free rectangles where a piece leaves the narrowest gap ("best short side fit"). */
-export function narrowestPlace(free: readonly FloorRect[], piece: PackPiece): (FloorRect & { turned: boolean }) | null {
-  let best: (FloorRect & { turned: boolean }) | null = null;
+/** The place among free rectangles where a piece leaves the narrowest gap ("best short side fit"), and that gap. */
+export function narrowestPlace(
+  free: readonly FloorRect[],
+  piece: PackPiece,
+): (FloorRect & { turned: boolean; gap: number }) | null {
+  let best: (FloorRect & { turned: boolean; gap: number }) | null = null;
   let bestShort = Infinity;
   let bestLong = Infinity;
   const ways = piece.mayTurn && piece.width !== piece.depth ? [false, true] : [false];
@@ -52,7 +56,7 @@ export function narrowestPlace(free: readonly FloorRect[], piece: PackPiece): (F
       if (restX < 0 || restY < 0) continue;
       const [short, long] = restX < restY ? [restX, restY] : [restY, restX];
       if (short > bestShort || (short === bestShort && long >= bestLong)) continue;
-      best = { x: room.x, y: room.y, width: w, depth: d, turned };
+      best = { x: room.x, y: room.y, width: w, depth: d, turned, gap: short };
       [bestShort, bestLong] = [short, long];
     }
   }

@@ -36,7 +36,8 @@ const plannedBin = record({
   cxTenthMm: measure,
   cyTenthMm: measure,
   liftTenthMm: measure,
-  degrees: decimal(0, 90),
+  /** Over 90 it slants to the left. */
+  degrees: decimal(0, 180),
   group: orNull(groupName),
   locked: yesNo,
   /** False: one of the pool. */

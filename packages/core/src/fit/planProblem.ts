@@ -82,10 +82,11 @@ export function planProblem(
   const problem: PlanProblem = {
     shelves: model.shelves
       .filter(({ shelf }) => !wishes.shelfId || shelf.id === wishes.shelfId)
-      .map(({ shelf, bottomTenthMm, room, loadGrams, adjustable }) => ({
+      .map(({ shelf, bottomTenthMm, room, frame, loadGrams, adjustable }) => ({
         shelfId: shelf.id,
         bottomTenthMm,
         room,
+        frame,
         loadGrams,
         adjustable,
         inBody: space.kind !== 'chest_freezer' && shelf.kind !== 'door_rack',

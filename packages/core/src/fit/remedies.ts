@@ -2,7 +2,7 @@ import type { HouseholdState } from '../household/HouseholdState';
 import type { ContainerRow } from '../household/registry';
 import { fitContainer, type ContainerFit } from './fitContainer';
 import { freeCount } from './planProblem';
-import type { ShelfModel, SpaceModel } from './spaceModel';
+import { roomOver, type ShelfModel, type SpaceModel } from './spaceModel';
 
 export type Remedy =
   /** The shelf above goes up, or this one down, by so many holes; then so many fit. */
@@ -39,8 +39,11 @@ function shelfRemedies(model: SpaceModel, at: ShelfModel, container: ContainerRo
   const tryMove = (kind: 'raise_above' | 'lower_this', shelf: ShelfModel | undefined, room: number): void => {
     if (!shelf?.adjustable) return;
     for (let n = 1; n <= MOST_HOLES && n * holes.pitch < room; n++) {
-      const height = at.room.height + n * holes.pitch;
-      const { count } = fitContainer(container, { ...at.room, height, openingHeight: height });
+      const by = n * holes.pitch;
+      const bottom = kind === 'lower_this' ? at.bottomTenthMm - by : at.bottomTenthMm;
+      if (bottom < 0) return;
+      const { count, getsIn } = fitContainer(container, roomOver(at.frame, bottom, at.room.height + by));
+      if (!getsIn) continue;
       if (count <= fit.count) continue;
       found.push({ kind, shelfId: shelf.shelf.id, holes: n, count });
       return;
@@ -61,10 +64,12 @@ function otherContainers(
   return state
     .all('container')
     .filter(({ id }) => id !== container.id)
-    .map((other) => ({
+    .map((other) => ({ other, found: fitContainer(other, at.room) }))
+    .filter(({ found }) => found.getsIn)
+    .map(({ other, found }) => ({
       kind: 'other_container' as const,
       containerId: other.id,
-      count: fitContainer(other, at.room).count,
+      count: found.count,
       free: freeCount(state, other, model.space.id),
     }))
     .filter(({ count, free }) => free > 0 && count > 0 && (fit.count === 0 || count >= fit.count))

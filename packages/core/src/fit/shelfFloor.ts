@@ -1,6 +1,6 @@
 import { slidesIn, standsFree, type Compartment, type Standing } from './compartment';
 import { MOST_STACKED } from './container';
-import { cutOut, narrowestPlace } from './packRectangles';
+import { cutOut, narrowestPlace, type PackPiece } from './packRectangles';
 import { findSlantedRow, type SlantedRow } from './slantedRow';
 import { floorBox, overlap, type FloorRect } from './turnedRectangle';
 
@@ -29,16 +29,34 @@ export class ShelfFloor {
     private readonly rows: Map<string, SlantedRow | null>,
   ) {}
 
-  /** Puts one on the floor where it leaves the narrowest gap, or at a slant where it fits in no other way. */
-  place(kind: Kind, weightGrams: number): Standing | null {
+  /**
+   * Puts one on the floor where it leaves the narrowest gap, or at a slant where it fits in no other way.
+   *
+   * @param slim only the way round that takes less of the shelf's width
+   */
+  place(kind: Kind, weightGrams: number, slim = false): Standing | null {
     if (kind.heightTenthMm > this.room.height || !this.carries(weightGrams)) return null;
-    const piece = { width: kind.widthTenthMm, depth: kind.depthTenthMm, value: 1, mayTurn: true };
+    const { piece, turn } = this.pieceOf(kind, slim);
     const place = narrowestPlace(this.freeAt(kind.heightTenthMm), piece);
     if (place) {
-      const bin = this.body(kind, place.x + place.width / 2, place.y + place.depth / 2, place.turned ? 90 : 0);
+      const quarter = place.turned !== turn;
+      const bin = this.body(kind, place.x + place.width / 2, place.y + place.depth / 2, quarter ? 90 : 0);
       if (standsFree(bin, this.room) && slidesIn(bin, this.room)) return this.take(kind, bin, weightGrams);
     }
     return this.placeSlanted(kind, weightGrams);
+  }
+
+  /** How narrow a gap one would leave on the floor; null when there is no room for it. */
+  gapFor(kind: Kind, weightGrams: number, slim = false): number | null {
+    if (kind.heightTenthMm > this.room.height || !this.carries(weightGrams)) return null;
+    const { piece } = this.pieceOf(kind, slim);
+    return narrowestPlace(this.freeAt(kind.heightTenthMm), piece)?.gap ?? null;
+  }
+
+  private pieceOf({ widthTenthMm: w, depthTenthMm: d }: Kind, slim: boolean): { piece: PackPiece; turn: boolean } {
+    const turn = slim && Math.max(w, d) <= this.room.depth && d < w;
+    const mayTurn = !slim || Math.max(w, d) > this.room.depth;
+    return { piece: { width: turn ? d : w, depth: turn ? w : d, value: 1, mayTurn }, turn };
   }
 
   private placeSlanted(kind: Kind, weightGrams: number): Standing | null {
@@ -117,7 +135,8 @@ export class ShelfFloor {
   /** Within the way in, less what is in the way of a bin this high, less the bins that stand. */
   private freeAt(height: number): FloorRect[] {
     const { room } = this;
-    const inTheWay = room.obstacles.filter((one) => one.z < height);
+    const lift = room.access === 'front' ? room.lip : 0;
+    const inTheWay = room.obstacles.filter((one) => one.z < height + lift);
     const key =
       inTheWay.length === room.obstacles.length ? 'all' : inTheWay.map((one) => room.obstacles.indexOf(one)).join();
     const known = this.free.get(key);
@@ -126,7 +145,8 @@ export class ShelfFloor {
     let rects: FloorRect[] = [
       { x: front ? room.openingLeft : 0, y: 0, width: front ? room.openingWidth : room.width, depth: room.depth },
     ];
-    for (const obstacle of inTheWay) rects = cutOut(rects, obstacle);
+    // What stands in the way of pushing in takes all that is behind it, too.
+    for (const one of inTheWay) rects = cutOut(rects, front ? { ...one, depth: room.depth - one.y } : one);
     for (const bin of this.bins) rects = cutOut(rects, floorBox(bin));
     this.free.set(key, rects);
     return rects;

@@ -30,9 +30,21 @@ export interface HeightsProblem {
   worth: (belowHole: number | null, aboveHole: number | null) => number;
 }
 
+/** Pairs of holes looked at in all. */
+const MOST_PAIRS = 1_000_000;
+
+/** How many holes a shelf is moved at most, so that not too many pairs are looked at. */
+function reachOf(holes: number, shelves: number): number {
+  if ((shelves * holes * holes) / 2 <= MOST_PAIRS) return holes;
+  return Math.max(3, Math.floor(Math.sqrt(MOST_PAIRS / shelves) / 2));
+}
+
 /**
  * The best set of holes for the shelves, by dynamic programming over (shelf, hole): exact for worths that depend on a
  * compartment's two neighbours only.
+ *
+ * With very many shelves and holes only those near where a shelf is now are looked at, so that an answer takes a fraction of a
+ * second.
  *
  * @returns holes from below, ascending, and their worth; null when there are more shelves than holes
  */
@@ -40,6 +52,8 @@ export function bestShelfHoles(problem: HeightsProblem): { holes: number[]; wort
   const { holes, shelves, now, worth } = problem;
   if (shelves > holes) return null;
   if (shelves === 0) return { holes: [], worth: worth(null, null), moved: 0 };
+  const reach = reachOf(holes, shelves);
+  const isNear = (shelf: number, hole: number): boolean => Math.abs(hole - (now[shelf] ?? hole)) <= reach;
   type Cell = { worth: number; moved: number; from: number };
   const better = (a: Cell, b: Cell | undefined): boolean =>
     b === undefined || a.worth > b.worth + 1e-9 || (Math.abs(a.worth - b.worth) <= 1e-9 && a.moved < b.moved);
@@ -48,6 +62,7 @@ export function bestShelfHoles(problem: HeightsProblem): { holes: number[]; wort
   for (let shelf = 0; shelf < shelves; shelf++) {
     const row: (Cell | undefined)[] = [];
     for (let hole = shelf + 1; hole <= holes - (shelves - 1 - shelf); hole++) {
+      if (!isNear(shelf, hole)) continue;
       if (shelf === 0) {
         row[hole] = { worth: worth(null, hole), moved: moves(0, hole), from: 0 };
         continue;

@@ -2,6 +2,7 @@ import type { Compartment } from './compartment';
 import { MOST_STACKED, stackCount } from './container';
 import type { PlanAnswer, PlanContainer, PlanProblem, PlanShelf } from './planSpace';
 import { countSame } from './sameContainers';
+import { frameOf, roomOver } from './spaceModel';
 import { bestShelfHoles, holeOf, surfaceAt, type HolePattern } from './shelfHeights';
 
 /** Ways of setting the shelves that are looked into besides how they are. */
@@ -16,12 +17,11 @@ export type Setting = PlanAnswer['shelves'];
 export const settingNow = (problem: PlanProblem): Setting =>
   problem.shelves.map(({ shelfId, bottomTenthMm }) => ({ shelfId, bottomTenthMm, movedHoles: 0 }));
 
-/** Where shelves may be moved: on the holes that suit one kind of container each, the likeliest last. */
-export function otherSettings(problem: PlanProblem, now: Setting): Setting[] {
+/** Where shelves may be moved: on the holes that suit one kind of container each, the likeliest first; found one by one. */
+export function* otherSettings(problem: PlanProblem, now: Setting): Generator<Setting> {
   const { holes } = problem;
-  if (!problem.moveShelves || !holes) return [];
+  if (!problem.moveShelves || !holes) return;
   const runs = movableRuns(problem, holes);
-  const settings: Setting[] = [];
   for (const wanted of runs.length === 0 ? [] : likelyContainers(problem).slice(0, MOST_SETTINGS)) {
     const setting = [...now];
     for (const run of runs) {
@@ -37,9 +37,8 @@ export function otherSettings(problem: PlanProblem, now: Setting): Setting[] {
         };
       });
     }
-    if (setting.some(({ movedHoles }) => movedHoles !== 0)) settings.unshift(setting);
+    if (setting.some(({ movedHoles }) => movedHoles !== 0)) yield setting;
   }
-  return settings;
 }
 
 interface Run {
@@ -127,20 +126,14 @@ export function roomsAfter(
     const above = body[at + 1];
     if (!moved(shelf) && !moved(above)) return;
     const top = above ? bottoms.get(above.shelfId)! - board : problem.heightTenthMm;
-    rooms.set(shelf.shelfId, withHeight(shelf.room, Math.max(0, top - bottoms.get(shelf.shelfId)!)));
+    const bottom = bottoms.get(shelf.shelfId)!;
+    rooms.set(
+      shelf.shelfId,
+      roomOver(shelf.frame ?? frameOf(shelf.room, shelf.bottomTenthMm), bottom, Math.max(0, top - bottom)),
+    );
   });
   return rooms;
 }
-
-const withHeight = (room: Compartment, height: number): Compartment =>
-  height === room.height
-    ? room
-    : {
-        ...room,
-        height,
-        openingHeight: room.openingHeight >= room.height ? height : Math.min(height, room.openingHeight),
-        obstacles: room.obstacles.map((one) => (one.kind === 'post' ? { ...one, height } : one)),
-      };
 
 /** Whether a type belongs to the family that is wished, if one is. */
 export const isAllowed = (one: PlanContainer, { family }: PlanProblem): boolean =>

@@ -6,10 +6,31 @@ import type { HolePattern } from './shelfHeights';
 const BOARD_TENTH_MM = 180;
 const HALF_SHELF_BOARD_TENTH_MM = 150;
 
+/** What a shelf's room is made of, wherever the shelf lies: data only, it goes to a worker. */
+export interface ShelfFrame {
+  width: number;
+  depth: number;
+  access: 'front' | 'top';
+  openingLeft: number;
+  openingWidth: number;
+  /** Upper edge of the way in over the foot of the space; null: as high as the room. */
+  openingTop: number | null;
+  lip: number;
+  /** Posts: as high as the room. */
+  posts: readonly Obstacle[];
+  /** Pipes, humps, hinges: `z` from the foot of the space, they stay when the shelf moves. */
+  fixed: readonly Obstacle[];
+  /** Half-shelves and risers: `z` from the surface, they move with the shelf. */
+  onSurface: readonly Obstacle[];
+  /** Hooks: `z` is how far they hang down, from what is above. */
+  hanging: readonly Obstacle[];
+}
+
 export interface ShelfModel {
   shelf: ShelfRow;
   bottomTenthMm: number;
   room: Compartment;
+  frame: ShelfFrame;
   /** The room on top of a half-shelf or riser, where there is one. */
   upper: Compartment[];
   loadGrams: number | null;
@@ -101,63 +122,108 @@ function modelShelf(
   const bay = space.kind === 'storage_rack' && postDepth !== null && post > 0 && 2 * postDepth < depth ? post : 0;
   const width = between + 2 * bay;
   const bottom = shelf.bottomTenthMm ?? 0;
-  const frame = build?.openingWidthTenthMm ?? null;
-  const openingWidth = Math.min(between, frame ?? between);
-  const obstacles: Obstacle[] = [
-    ...(bay > 0 ? cornerPosts(width, depth, height, bay, postDepth!) : []),
-    ...(build?.obstacles ?? []).flatMap((one) =>
-      standingOn(one, { left: shelf.leftTenthMm ?? 0, bottom, width, depth, height, bay }),
-    ),
-  ];
-  const upper: Compartment[] = [];
-  for (const aid of shelf.build?.aids ?? []) {
-    const x = bay + aid.leftTenthMm;
-    if (aid.kind === 'hooks') {
-      const hang = Math.min(aid.heightTenthMm, height);
-      obstacles.push({
-        kind: 'hooks',
-        x,
-        y: 0,
-        width: aid.widthTenthMm,
-        depth: aid.depthTenthMm,
-        z: height - hang,
-        height: hang,
-      });
-      continue;
-    }
-    const board = aid.kind === 'half_shelf' ? HALF_SHELF_BOARD_TENTH_MM : aid.heightTenthMm;
-    const z = aid.kind === 'half_shelf' ? aid.heightTenthMm : 0;
-    obstacles.push({
-      kind: aid.kind,
-      x,
-      y: Math.max(0, depth - aid.depthTenthMm),
-      width: aid.widthTenthMm,
-      depth: Math.min(depth, aid.depthTenthMm),
-      z,
-      height: board,
-    });
-    const left = height - z - board;
-    if (left > 0) upper.push(plainRoom(aid.widthTenthMm, Math.min(depth, aid.depthTenthMm), left, access));
-  }
+  const openingWidth = Math.min(between, build?.openingWidthTenthMm ?? between);
+  const aids = aidsOf(shelf, { width, depth, bay });
+  const frame: ShelfFrame = {
+    width,
+    depth,
+    access,
+    openingLeft: (width - openingWidth) / 2,
+    openingWidth,
+    openingTop: build?.openingHeightTenthMm ?? null,
+    lip: shelf.build?.lipTenthMm ?? 0,
+    posts: bay > 0 ? cornerPosts(width, depth, height, bay, postDepth!) : [],
+    fixed: (build?.obstacles ?? []).flatMap((one) => fixedIn(one, { left: shelf.leftTenthMm ?? 0, width, depth, bay })),
+    onSurface: aids.filter(({ kind }) => kind !== 'hooks'),
+    hanging: aids.filter(({ kind }) => kind === 'hooks'),
+  };
+  const upper = frame.onSurface.flatMap((one) => {
+    const left = height - one.z - one.height;
+    return left > 0 ? [plainRoom(one.width, one.depth, left, access)] : [];
+  });
   return {
     shelf,
     bottomTenthMm: bottom,
-    room: {
-      width,
-      depth,
-      height,
-      obstacles,
-      access,
-      openingLeft: (width - openingWidth) / 2,
-      openingWidth,
-      openingHeight: Math.min(height, build?.openingHeightTenthMm ?? height),
-      lip: shelf.build?.lipTenthMm ?? 0,
-    },
+    room: roomOver(frame, bottom, height),
+    frame,
     upper,
     loadGrams: shelf.build?.loadGrams ?? null,
     adjustable: shelf.build?.adjustable ?? false,
     bayTenthMm: bay,
   };
+}
+
+/**
+ * The room over a shelf that lies at a height. What is fixed to the space is cut out anew for that height, and the way in ends
+ * where it ends in the space.
+ *
+ * @param bottom the surface over the foot of the space
+ * @param height clear height over it
+ */
+export function roomOver(frame: ShelfFrame, bottom: number, height: number): Compartment {
+  const fixed = frame.fixed.flatMap((one): Obstacle[] => {
+    const from = Math.max(0, one.z - bottom);
+    const to = Math.min(height, one.z + one.height - bottom);
+    return to <= from ? [] : [{ ...one, z: from, height: to - from }];
+  });
+  const hanging = frame.hanging.map((one) => {
+    const hang = Math.min(one.height, height);
+    return { ...one, z: height - hang, height: hang };
+  });
+  const opening = frame.openingTop === null ? height : Math.max(0, frame.openingTop - bottom);
+  return {
+    width: frame.width,
+    depth: frame.depth,
+    height,
+    obstacles: [...frame.posts.map((one) => ({ ...one, height })), ...fixed, ...frame.onSurface, ...hanging],
+    access: frame.access,
+    openingLeft: frame.openingLeft,
+    openingWidth: frame.openingWidth,
+    openingHeight: Math.min(height, opening),
+    lip: frame.lip,
+  };
+}
+
+/** A room taken apart again, with no more than is in it. `bottom`: where its surface lies. */
+export function frameOf(room: Compartment, bottom: number): ShelfFrame {
+  const of = (...kinds: Obstacle['kind'][]): Obstacle[] => room.obstacles.filter(({ kind }) => kinds.includes(kind));
+  return {
+    width: room.width,
+    depth: room.depth,
+    access: room.access,
+    openingLeft: room.openingLeft,
+    openingWidth: room.openingWidth,
+    openingTop: room.openingHeight >= room.height ? null : bottom + room.openingHeight,
+    lip: room.lip,
+    posts: of('post'),
+    fixed: of('pipe', 'hump', 'hinge').map((one) => ({ ...one, z: one.z + bottom })),
+    onSurface: of('half_shelf', 'riser'),
+    hanging: of('hooks').map((one) => ({ ...one, z: 0 })),
+  };
+}
+
+/** Half-shelves, risers and hooks of a shelf. */
+function aidsOf(shelf: ShelfRow, { width, depth, bay }: { width: number; depth: number; bay: number }): Obstacle[] {
+  return (shelf.build?.aids ?? []).flatMap((aid): Obstacle[] => {
+    const x = bay + aid.leftTenthMm;
+    if (x >= width) return [];
+    if (aid.kind === 'hooks') {
+      return [
+        { kind: 'hooks', x, y: 0, width: aid.widthTenthMm, depth: aid.depthTenthMm, z: 0, height: aid.heightTenthMm },
+      ];
+    }
+    return [
+      {
+        kind: aid.kind,
+        x,
+        y: Math.max(0, depth - aid.depthTenthMm),
+        width: aid.widthTenthMm,
+        depth: Math.min(depth, aid.depthTenthMm),
+        z: aid.kind === 'half_shelf' ? aid.heightTenthMm : 0,
+        height: aid.kind === 'half_shelf' ? HALF_SHELF_BOARD_TENTH_MM : aid.heightTenthMm,
+      },
+    ];
+  });
 }
 
 /** A compartment with nothing in it and a way in as wide and high as itself. */
@@ -195,16 +261,10 @@ function cornerPosts(width: number, depth: number, height: number, postWidth: nu
   );
 }
 
-/** The part of a pipe or hump that stands in this compartment. */
-function standingOn(
-  one: BuildObstacle,
-  over: { left: number; bottom: number; width: number; depth: number; height: number; bay: number },
-): Obstacle[] {
+/** A pipe or hump as far as it stands over this floor, at its heights in the space. */
+function fixedIn(one: BuildObstacle, over: { left: number; width: number; depth: number; bay: number }): Obstacle[] {
   const x = one.leftTenthMm - over.left + over.bay;
-  const from = Math.max(0, one.bottomTenthMm - over.bottom);
-  const to = Math.min(over.height, one.bottomTenthMm + one.heightTenthMm - over.bottom);
-  const apart = to <= from || x >= over.width || x + one.widthTenthMm <= 0 || one.frontTenthMm >= over.depth;
-  if (apart) return [];
+  if (x >= over.width || x + one.widthTenthMm <= 0 || one.frontTenthMm >= over.depth) return [];
   return [
     {
       kind: one.kind,
@@ -212,8 +272,8 @@ function standingOn(
       y: one.frontTenthMm,
       width: Math.min(over.width, x + one.widthTenthMm) - Math.max(0, x),
       depth: Math.min(over.depth - one.frontTenthMm, one.depthTenthMm),
-      z: from,
-      height: to - from,
+      z: one.bottomTenthMm,
+      height: one.heightTenthMm,
     },
   ];
 }
