@@ -1,6 +1,17 @@
 import 'fake-indexeddb/auto';
 import type { ChangePage, CommandAnswer } from '@ours/contracts';
-import { planTake, type Op, type Refusal, type TaggedRow } from '@ours/core';
+import {
+  foldLedger,
+  planCount,
+  planPutIn,
+  planTake,
+  seededRandom,
+  type Command,
+  type LedgerEvent,
+  type Op,
+  type Refusal,
+  type TaggedRow,
+} from '@ours/core';
 import { v7 as uuidv7 } from 'uuid';
 import { forgetDeviceDb, openDeviceDb } from './deviceDb';
 import { HouseholdStore, placeThatIsGone } from './HouseholdStore';
@@ -264,5 +275,85 @@ describe('a household on the device', () => {
     await store.settle(queued!.at, { how: 'elsewhere', nookId: ID.shelf });
     expect(store.waiting.map(({ command }) => command.id)).not.toContain(id);
     expect(store.state.lotsIn(ID.shelf).map((lot) => lot.quantityThousandths)).toEqual([3000]);
+  });
+});
+
+describe('taking back on the device', () => {
+  const derived = ({ quantityThousandths, pleaseCount, countedAt, lastAt }: ReturnType<typeof foldLedger>) => ({
+    quantityThousandths,
+    pleaseCount,
+    countedAt: countedAt?.id ?? null,
+    lastAt: lastAt?.id ?? null,
+  });
+
+  it('a count and a taking of more than was there come back exactly, before and after the server has them', async () => {
+    const undo = async (outcome: Awaited<ReturnType<HouseholdStore['run']>>): Promise<void> => {
+      if (!outcome.ok) throw new Error('refused');
+      await store.run(outcome.undo.intent, outcome.undo.ops, outcome.undo.undoes ?? null);
+    };
+    const lot = () => store.state.get('lot', ID.lot)!;
+    const counted = await store.run('stock_counted', planCount(lot(), 7000, context()));
+    await undo(counted);
+    expect(lot()).toMatchObject({ quantityThousandths: 24_000, countedAt: null, pleaseCount: false });
+    const taken = await store.run('stock_taken', take(store, 30));
+    expect(lot()).toMatchObject({ quantityThousandths: 0, pleaseCount: true });
+    await undo(taken);
+    expect(lot()).toMatchObject({ quantityThousandths: 24_000, pleaseCount: false });
+  });
+
+  it('any run of puts, takings, counts, undos and redos is what the server will say, whatever it has numbered by then', async () => {
+    const random = seededRandom(91);
+    const whole = (most: number): number => Math.floor(random() * most);
+    const start: LedgerEvent = {
+      id: uuidv7(),
+      lotId: ID.lot,
+      kind: 'put_in',
+      quantityThousandths: 24_000,
+      occurredAt: '2026-01-01T00:00:00.000Z',
+      reason: null,
+      voids: null,
+    };
+    await store.receive(page(2, [{ entity: 'lot', row: { ...lotRow(24, 2), ...foldLedger([start]) } }]));
+    let seq = 2;
+    const all: LedgerEvent[] = [start];
+    const server: LedgerEvent[] = [start];
+    const undos: Command[] = [];
+    for (let step = 0; step < 160; step++) {
+      const lot = store.state.get('lot', ID.lot)!;
+      const back = random() < 0.35 ? undos.splice(whole(undos.length), 1)[0] : undefined;
+      const amount = 1000 * (1 + whole(20));
+      const kinds = [
+        () => planTake([lot], amount, context()),
+        () => planCount(lot, amount, context()),
+        () => planPutIn(lot, amount, [lot], context()),
+      ];
+      const ops = back ? back.ops : kinds[whole(3)]!();
+      const outcome = await store.run(back ? 'undone' : 'stock_changed', ops, back?.undoes ?? null);
+      if (!outcome.ok) throw new Error(JSON.stringify(outcome.refusal));
+      undos.push(outcome.undo);
+      all.push(...ops.flatMap((op) => (op.op === 'event' ? [op.event] : [])));
+      expect(derived(store.state.get('lot', ID.lot)!)).toEqual(derived(foldLedger(all)));
+      while (store.waiting.length > 0 && random() < 0.4) {
+        const { command } = store.waiting[0]!;
+        seq++;
+        server.push(...command.ops.flatMap((op) => (op.op === 'event' ? [op.event] : [])));
+        await store.answer([applied(store, seq)]);
+        await store.receive(page(seq, [{ entity: 'lot', row: { ...lotRow(0, seq), ...foldLedger(server) } }]));
+        expect(derived(store.state.get('lot', ID.lot)!)).toEqual(derived(foldLedger(all)));
+      }
+    }
+    expect(undos.length).toBeGreaterThan(20);
+  });
+
+  it('what somebody else did is taken from the server, and counted on from there', async () => {
+    const lot = () => store.state.get('lot', ID.lot)!;
+    const mine = await store.run('stock_taken', take(store, 4));
+    await store.answer([applied(store, 2)]);
+    await store.receive(page(2, [{ entity: 'lot', row: lotRow(20, 2) }]));
+    await store.receive(page(3, [{ entity: 'lot', row: lotRow(50, 3) }]));
+    expect(lot().quantityThousandths).toBe(50_000);
+    if (!mine.ok) throw new Error('refused');
+    await store.run('undone', mine.undo.ops, mine.undo.undoes ?? null);
+    expect(lot().quantityThousandths).toBe(54_000);
   });
 });

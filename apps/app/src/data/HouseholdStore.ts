@@ -5,9 +5,11 @@ import {
   HouseholdFinder,
   HouseholdState,
   invertCommand,
+  LotJournal,
   opsElsewhere,
   type Actor,
   type Command,
+  type LedgerEvent,
   type Op,
   type Refusal,
   type TaggedRow,
@@ -44,6 +46,9 @@ export class HouseholdStore {
   finder = new HouseholdFinder(this.state);
   private numbered = new HouseholdState();
   private overlaid = new Map<string, TaggedRow>();
+  private readonly journal = new LotJournal();
+  /** Ledger events of the waiting commands, as aligned, by lot: what lies over the numbered rows. */
+  private waitingEvents = new Map<string, LedgerEvent[]>();
   private queue: QueuedCommand[] = [];
   /** Applied, and on their way into the device's data. */
   private readonly notKept = new Set<QueuedCommand>();
@@ -76,9 +81,12 @@ export class HouseholdStore {
   private async load(): Promise<void> {
     const { rows, queue, position, device, clockOffsetMs } = await readStored(this.db);
     this.state = new HouseholdState();
+    this.state.ledgerOf = (lotId) =>
+      this.journal.history(lotId, this.numbered.get('lot', lotId) ?? null, this.waitingEvents.get(lotId) ?? []);
     this.finder = new HouseholdFinder(this.state);
     this.numbered = new HouseholdState();
     this.overlaid = new Map();
+    this.journal.clear();
     for (const row of rows) this.putNumbered(row);
     Object.assign(this, { position, queue: this.withNotKept(queue), device, clockOffsetMs });
     this.replay();
@@ -139,7 +147,8 @@ export class HouseholdStore {
     const command: Command = { id: uuidv7(), intent, occurredAt: now, ops, undoes };
     const checked = check(commandSchema, command);
     if (!checked.ok) return { ok: false, refusal: { kind: 'not_accepted', detail: checked.problem } };
-    const applied = this.apply(command);
+    const aligned = this.aligned(command);
+    const applied = applyCommand(this.state, aligned, { seq: 0, by: this.by });
     if (!applied.ok) return { ok: false, refusal: applied.refusal };
     const undo = invertCommand(this.state, command, { newId: () => uuidv7(), now });
     // The fraction keeps two tabs of one device from choosing the same key in the same millisecond.
@@ -147,7 +156,7 @@ export class HouseholdStore {
     const queued: QueuedCommand = { at, command, seq: null, refusal: null };
     this.queue.push(queued);
     this.notKept.add(queued);
-    this.overlay(applied.changed);
+    this.overlay(applied.changed, aligned);
     this.tell();
     return this.inTurn(async () => {
       try {
@@ -180,6 +189,7 @@ export class HouseholdStore {
       const done = this.queue.filter((queued) => queued.seq !== null && queued.seq <= seq);
       // What cannot be kept is shown all the same, and read again when the app opens the next time.
       await this.tryToKeep(storePage(this.db, page, position, done));
+      this.settleJournal(page.rows, done);
       for (const row of page.rows) this.putNumbered(row);
       this.position = position;
       this.queue = this.queue.filter((queued) => !done.includes(queued));
@@ -276,15 +286,27 @@ export class HouseholdStore {
     return done;
   }
 
-  /** What a command does here, at the time at which the server will say that it happened. */
-  private apply(command: Command) {
+  /** A command at the time at which the server will say that it happened. */
+  private aligned(command: Command): Command {
     const now = Date.now();
     const [aligned] = alignClock([command], {
       deviceNow: new Date(now).toISOString(),
       receivedAt: new Date(now + this.clockOffsetMs).toISOString(),
       after: null,
     });
-    return applyCommand(this.state, aligned!, { seq: 0, by: this.by });
+    return aligned!;
+  }
+
+  /** Tells the journal which of this device's events the numbered rows of a page include. */
+  private settleJournal(rows: readonly TaggedRow[], done: readonly QueuedCommand[]): void {
+    const events = new Map<string, LedgerEvent[]>();
+    for (const { command } of done) noteEvents(events, this.aligned(command));
+    for (const tagged of rows) {
+      if (tagged.entity !== 'lot') continue;
+      const before = this.numbered.get('lot', tagged.row.id) ?? null;
+      if (before && before.seq > tagged.row.seq) continue;
+      this.journal.settle(tagged.row.id, before, tagged.row, events.get(tagged.row.id) ?? []);
+    }
   }
 
   private putNumbered(tagged: TaggedRow): void {
@@ -300,7 +322,8 @@ export class HouseholdStore {
     this.finder.update(tagged);
   }
 
-  private overlay(rows: readonly TaggedRow[]): void {
+  private overlay(rows: readonly TaggedRow[], command: Command): void {
+    noteEvents(this.waitingEvents, command);
     for (const tagged of rows) {
       this.overlaid.set(tagged.row.id, tagged);
       this.show(tagged);
@@ -319,16 +342,24 @@ export class HouseholdStore {
       }
     }
     this.overlaid = new Map();
+    this.waitingEvents = new Map();
     for (const { command, refusal, seq } of this.queue) {
       if (refusal !== null || (seq !== null && seq <= this.seq)) continue;
-      const applied = this.apply(command);
-      if (applied.ok) this.overlay(applied.changed);
+      const aligned = this.aligned(command);
+      const applied = applyCommand(this.state, aligned, { seq: 0, by: this.by });
+      if (applied.ok) this.overlay(applied.changed, aligned);
     }
   }
 
   private tell(): void {
     this.versionSeen++;
     for (const listener of this.listeners) listener();
+  }
+}
+
+function noteEvents(into: Map<string, LedgerEvent[]>, { ops }: Command): void {
+  for (const op of ops) {
+    if (op.op === 'event') into.set(op.event.lotId, [...(into.get(op.event.lotId) ?? []), op.event]);
   }
 }
 

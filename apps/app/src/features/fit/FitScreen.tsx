@@ -9,10 +9,11 @@ import {
   modelSpace,
   planMoveShelf,
   spaceLoad,
+  type ContainerFit,
   type Remedy,
 } from '@ours/core';
 import { useLocalSearchParams, useRouter } from 'expo-router';
-import { useMemo, useState } from 'react';
+import { useCallback, useMemo, useState } from 'react';
 import { useMedia, XStack, YStack } from 'tamagui';
 import { useHousehold } from '@/data/HouseholdProvider';
 import { useDo } from '@/data/useDo';
@@ -27,6 +28,7 @@ import { Small, Strong, Words } from '@/ui/Words';
 import { planSteps } from '../spaces/planSteps';
 import { FloorView } from './FloorView';
 import { LoadBar } from './LoadBar';
+import { useInSlices } from './useInSlices';
 import {
   fitHeadline,
   gapWords,
@@ -38,6 +40,14 @@ import {
   sizeWords,
   sureWords,
 } from './words';
+
+const NONE: readonly string[] = [];
+
+/** `5`, `2 at a slant`, `–` for none, `…` while it is not computed. */
+const countWords = (fit: ContainerFit | null): string => {
+  if (!fit) return '…';
+  return fit.count === 0 ? '–' : `${fit.count}${fit.how === 'slant' ? ' at a slant' : ''}`;
+};
 
 /** One container on one shelf: how many, how, why not, and what else could be done. */
 export function FitScreen() {
@@ -65,15 +75,36 @@ export function FitScreen() {
     const model = modelSpace(space, state.shelvesOf(space.id));
     const at = model.shelves.find(({ shelf }) => shelf.id === shelfId) ?? model.shelves[0] ?? null;
     const containers = state.all('container').sort((a, b) => a.name.localeCompare(b.name, 'en'));
-    const fits = at
-      ? containers.map((one) => ({
-          container: one,
-          fit: fitContainer(one, at.room),
-          free: freeCount(state, one, space.id),
-        }))
-      : [];
-    return { model, at, fits, load: spaceLoad(state, space.id), version };
+    const kinds = containers.map((container) => ({ container, free: freeCount(state, container, space.id) }));
+    return { model, at, kinds, load: spaceLoad(state, space.id), version };
   }, [space, state, shelfId, version]);
+  // The one that is looked at comes first, then the rest of the list.
+  const order = (found?.kinds ?? []).map(({ container }) => container.id);
+  const computed = useInSlices(
+    containerId !== null && order.includes(containerId)
+      ? [containerId, ...order.filter((one) => one !== containerId)]
+      : order,
+    useCallback(
+      (key: string) => {
+        const container = state.get('container', key);
+        return container && found?.at ? fitContainer(container, found.at.room) : null;
+      },
+      [state, found],
+    ),
+  );
+  const chosenFit = containerId === null ? null : (computed.get(containerId) ?? null);
+  const remedies = useInSlices(
+    chosenFit && containerId !== null ? [containerId] : NONE,
+    useCallback(
+      (key: string) => {
+        const container = state.get('container', key);
+        return container && found?.at && chosenFit
+          ? findRemedies(state, found.model, found.at, container, chosenFit)
+          : [];
+      },
+      [state, found, chosenFit],
+    ),
+  );
   if (!space || !found) {
     return (
       <Screen title="Not here" back="/nooks">
@@ -81,8 +112,10 @@ export function FitScreen() {
       </Screen>
     );
   }
-  const { model, at, fits, load } = found;
-  const chosen = fits.find(({ container }) => container.id === containerId) ?? null;
+  const { model, at, kinds, load } = found;
+  const fits = kinds.map((one) => ({ ...one, fit: computed.get(one.container.id) ?? null }));
+  const picked = kinds.find(({ container }) => container.id === containerId) ?? null;
+  const chosen = picked && chosenFit ? { ...picked, fit: chosenFit } : null;
   const steps = <StepNav label="Setting up" steps={planSteps(space.id)} />;
   if (!at) {
     return (
@@ -157,7 +190,7 @@ export function FitScreen() {
         })}
         <Small>{sureWords(chosen.fit)}</Small>
       </YStack>
-      {findRemedies(state, model, at, chosen.container, chosen.fit).map((remedy, n) => {
+      {(remedies.get(chosen.container.id) ?? []).map((remedy, n) => {
         const words = remedyWords(remedy, state);
         return (
           <XStack key={n} padding={12} gap={12} alignItems="center" borderTopWidth={1} borderColor="$borderColor">
@@ -180,7 +213,7 @@ export function FitScreen() {
       </XStack>
     </YStack>
   ) : (
-    <Words padding={16}>Choose a container below; the drawing shows how it stands.</Words>
+    <Words padding={16}>{picked ? 'Trying it …' : 'Choose a container below; the drawing shows how it stands.'}</Words>
   );
   const list = (
     <YStack>
@@ -189,7 +222,9 @@ export function FitScreen() {
         remark={
           fits.length === 0
             ? 'none yet'
-            : `${fits.filter(({ fit }) => fit.count > 0).length} of ${fits.length} kinds fit`
+            : computed.size < fits.length
+              ? `${computed.size} of ${fits.length} tried`
+              : `${fits.filter(({ fit }) => fit !== null && fit.count > 0).length} of ${fits.length} kinds fit`
         }
       />
       {fits.length === 0 ? (
@@ -207,7 +242,7 @@ export function FitScreen() {
             detail={`${sizeWords(container, unit)} · ${free > 0 ? `${free} free` : container.priceMinor === null ? 'none free' : 'to buy'}`}
             selected={container.id === containerId}
             onPress={() => setContainerId(container.id)}
-            right={<Strong>{fit.count === 0 ? '–' : `${fit.count}${fit.how === 'slant' ? ' at a slant' : ''}`}</Strong>}
+            right={<Strong>{countWords(fit)}</Strong>}
           />
         ))}
     </YStack>

@@ -36,10 +36,11 @@ export function viewPlan(state: HouseholdState, space: SpaceRow, plan: Drawn): P
   });
   const rooms = roomsAfter(
     {
-      shelves: model.shelves.map(({ shelf, bottomTenthMm, room, loadGrams, adjustable }) => ({
+      shelves: model.shelves.map(({ shelf, bottomTenthMm, room, frame, loadGrams, adjustable }) => ({
         shelfId: shelf.id,
         bottomTenthMm,
         room,
+        frame,
         loadGrams,
         adjustable,
         inBody: space.kind !== 'chest_freezer' && shelf.kind !== 'door_rack',

@@ -41,6 +41,8 @@ export function reasonWords(reason: FitReason, unit: LengthUnit): string {
       return `the way in is ${smallLength(reason.overTenthMm, unit)} too narrow`;
     case 'way_in_too_low':
       return `${smallLength(reason.overTenthMm, unit)} too high for the way in`;
+    case 'too_small':
+      return 'written down with a side or a stacking step under 5 mm, which cannot be; measure it again';
   }
 }
 
@@ -79,7 +81,13 @@ export function fitHeadline(fit: ContainerFit, wanted: number | null): string {
 
 /** How sure that is. */
 export const sureWords = (fit: ContainerFit): string =>
-  fit.count === 0 ? '' : fit.most ? 'The most possible.' : 'The best found; perhaps not the most.';
+  fit.count === 0
+    ? ''
+    : fit.most
+      ? 'The most possible.'
+      : fit.mostStraight
+        ? 'No more stand straight; at a slant was not ruled out.'
+        : 'The best found; perhaps not the most.';
 
 /** What stays free around them. */
 export function gapWords(fit: ContainerFit, unit: LengthUnit): string {

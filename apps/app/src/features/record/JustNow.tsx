@@ -1,3 +1,4 @@
+import type { RecordedLine } from '@ours/core';
 import { YStack } from 'tamagui';
 import { useHousehold } from '@/data/HouseholdProvider';
 import { useDo } from '@/data/useDo';
@@ -16,16 +17,24 @@ export interface SavedLine {
   undo: (() => void) | null;
 }
 
+/** A line that could not be saved, with what was changed on its card. */
+export interface UnsavedLine {
+  text: string;
+  changes: Partial<RecordedLine>;
+}
+
 /** What was recorded a moment ago, and the lines of this place that still have to be fixed. */
 export function JustNow({
   lines,
+  unsaved,
   nookId,
   onFix,
   onUndone,
 }: {
   lines: readonly SavedLine[];
+  unsaved: readonly UnsavedLine[];
   nookId: string;
-  onFix: (text: string) => void;
+  onFix: (line: UnsavedLine) => void;
   onUndone: (id: string) => void;
 }) {
   const doIt = useDo();
@@ -36,11 +45,19 @@ export function JustNow({
         state.nook(id)?.row.code ?? '',
   );
   const shown = lines.filter((line) => !line.kept);
-  const count = shown.length + kept.length;
+  const count = shown.length + kept.length + unsaved.length;
   if (count === 0) return null;
   return (
     <YStack>
       <ListHeading title="Just now, here" remark={`${count} ${count === 1 ? 'line' : 'lines'}`} />
+      {unsaved.map((line, at) => (
+        <ListRow
+          key={`unsaved ${at}`}
+          title={`“${line.text}”`}
+          detail="not saved"
+          right={<Button kind="danger" label="fix" onPress={() => onFix(line)} />}
+        />
+      ))}
       {kept.map((line) => (
         <ListRow
           key={line.id}
@@ -51,7 +68,7 @@ export function JustNow({
               kind="danger"
               label="fix"
               onPress={() => {
-                onFix(line.text);
+                onFix({ text: line.text, changes: {} });
                 const settle = { op: 'retire', entity: 'line', id: line.id } as const;
                 void doIt('line_settled', [settle], 'Back in the field, to be written another way.');
               }}

@@ -1,81 +1,145 @@
-import { formatQuantity, type LineQuestion, type RecordedLine } from '@ours/core';
+import { formatQuantity, type DateField, type LineQuestion, type LineReading, type RecordedLine } from '@ours/core';
 import { XStack, YStack } from 'tamagui';
+import { useHousehold } from '@/data/HouseholdProvider';
 import { today } from '@/data/planContext';
 import { Button } from '@/ui/Button';
 import { Words } from '@/ui/Words';
-import { dateWords } from '../stock/words';
+import { dateWords, sizeWords } from '../stock/words';
+import { dateLabel, quantityWords, questionWords, readingWords } from './cardWords';
 
-const FIELD = { expiresOn: 'until', openedOn: 'opened', frozenOn: 'frozen' } as const;
+type Changes = Partial<LineReading>;
+interface Answer {
+  label: string;
+  changes: Changes;
+}
 
 /** What the line leaves open is asked, never guessed. */
-export function Questions({
-  card,
-  onChange,
-}: {
-  card: RecordedLine;
-  onChange: (changes: Partial<RecordedLine>) => void;
-}) {
-  const without = (question: LineQuestion): LineQuestion[] => card.questions.filter((other) => other !== question);
+export function Questions({ card, onChange }: { card: RecordedLine; onChange: (changes: Changes) => void }) {
+  const codeOf = useHousehold(
+    ({ state }) =>
+      (key: string) =>
+        state.nook(state.nookIdByCodeKey(key) ?? '')?.row.code ?? null,
+  );
   return (
     <>
-      {card.questions.map((question, at) => (
-        <YStack
-          key={at}
-          padding={14}
-          gap={8}
-          backgroundColor="$soonTint"
-          borderBottomWidth={1}
-          borderColor="$borderColor"
-          role="group"
-          aria-label="To be made clear"
-        >
-          <Words color="$soon">{questionWords(question)}</Words>
-          <XStack gap={8} flexWrap="wrap">
-            {question.kind === 'which_date'
-              ? question.options.map(({ on, precision }) => (
-                  <Button
-                    key={on}
-                    label={dateWords(on, today())}
-                    onPress={() =>
-                      onChange({
-                        [question.field]: on,
-                        questions: without(question),
-                        ...(question.field === 'expiresOn' ? { expiryPrecision: precision } : {}),
-                      })
-                    }
-                  />
-                ))
-              : null}
-            {question.kind === 'date_unreadable' ? (
-              <Button label="Leave the date out" onPress={() => onChange({ questions: without(question) })} />
-            ) : null}
-            {question.kind === 'number_in_name' ? (
-              <>
-                <Button
-                  label={`There are ${formatQuantity(question.thousandths)}`}
-                  onPress={() =>
-                    onChange({
-                      quantityThousandths: question.thousandths,
-                      quantityGiven: true,
-                      name: card.name.slice(0, -question.written.length).trim(),
-                      questions: without(question),
-                    })
-                  }
-                />
-                <Button label="It belongs to the name" onPress={() => onChange({ questions: without(question) })} />
-              </>
-            ) : null}
-          </XStack>
-        </YStack>
-      ))}
+      {card.questions.map((question, at) => {
+        const rest = card.questions.filter((other) => other !== question);
+        return (
+          <YStack
+            key={at}
+            padding={14}
+            gap={8}
+            backgroundColor="$soonTint"
+            borderBottomWidth={1}
+            borderColor="$borderColor"
+            role="group"
+            aria-label="To be made clear"
+          >
+            <Words color="$soon">{questionWords(question)}</Words>
+            <XStack gap={8} flexWrap="wrap">
+              {answersTo(question, card, codeOf).map(({ label, changes }) => (
+                <Button key={label} label={label} onPress={() => onChange({ questions: rest, ...changes })} />
+              ))}
+            </XStack>
+          </YStack>
+        );
+      })}
     </>
   );
 }
 
-function questionWords(question: LineQuestion): string {
-  if (question.kind === 'which_date')
-    return `“${question.written}” can be read in more than one way. Which day is it ${FIELD[question.field]}?`;
-  if (question.kind === 'date_unreadable')
-    return `“${question.written}” is not a date; write for example 3/27, 12 mar or 2027-03-01.`;
-  return `Does “${question.written}” say how many there are?`;
+/** The answers that one tap gives; what they change on the card. */
+function answersTo(question: LineQuestion, card: RecordedLine, codeOf: (key: string) => string | null): Answer[] {
+  const day = today();
+  switch (question.kind) {
+    case 'which_date':
+      return [
+        ...question.options.map((option) => ({
+          label: dateWords(option.on, day),
+          changes: dated(question.field, option, card),
+        })),
+        { label: 'Leave the date out', changes: {} },
+      ];
+    case 'date_unreadable':
+      return [{ label: 'Leave the date out', changes: {} }];
+    case 'date_meaning':
+      return [
+        ...question.fields.flatMap((field) =>
+          question.options.map((option) => ({
+            label: `${dateLabel(field, card)} ${dateWords(option.on, day)}`,
+            changes: dated(field, option, card),
+          })),
+        ),
+        { label: 'Leave it out', changes: {} },
+      ];
+    case 'number_in_name':
+      return [
+        {
+          label: `There are ${formatQuantity(question.thousandths)}`,
+          changes: {
+            quantityThousandths: question.thousandths,
+            quantityGiven: true,
+            name: withoutLast(card.name, question.written),
+          },
+        },
+        { label: 'It belongs to the name', changes: {} },
+      ];
+    case 'how_many':
+      return question.options.map(({ thousandths, unit }) => ({
+        label: quantityWords(thousandths, unit),
+        changes: { quantityThousandths: thousandths, unit, quantityGiven: true },
+      }));
+    case 'which_size':
+      return question.options.map((packSize) => ({ label: sizeWords(packSize), changes: { packSize } }));
+    case 'which_item':
+      return [
+        ...question.options.map(({ itemId, name }) => ({ label: name, changes: { itemId, name } })),
+        { label: 'Another one, new', changes: { itemId: null } },
+      ];
+    case 'which_place': {
+      const code = question.key === null ? null : codeOf(question.key);
+      return [
+        ...(code === null ? [] : [{ label: code, changes: { placeKey: question.key } }]),
+        { label: 'The place above', changes: {} },
+      ];
+    }
+    case 'none_of_it':
+      return [
+        { label: 'Yes, none left', changes: { action: 'count', quantityThousandths: 0, quantityGiven: true } },
+        {
+          label: 'No, it is part of the name',
+          changes: { action: 'put_in', quantityThousandths: 1000, name: `${question.written} ${card.name}` },
+        },
+      ];
+    // A whole reading brings its own questions along; a change of one part leaves the others open.
+    case 'which_reading':
+      return question.options.map((changes) => ({
+        label: readingWords({ ...card, ...changes }),
+        changes,
+      }));
+    case 'leftover':
+      return [
+        { label: 'Leave it out', changes: { name: withoutLast(card.name, question.written) } },
+        ...(card.name.includes(question.written) ? [{ label: 'It belongs to the name', changes: {} }] : []),
+      ];
+  }
+}
+
+function dated(
+  field: DateField,
+  { on, precision }: { on: string; precision: 'day' | 'month' | 'year' },
+  card: RecordedLine,
+): Changes {
+  if (field !== 'expiresOn') return { [field]: on };
+  return { expiresOn: on, expiryPrecision: precision, dateKind: card.dateKind ?? 'best_before' };
+}
+
+/** A name without the last place where something stands in it; as it is when that would leave nothing. */
+function withoutLast(name: string, written: string): string {
+  const at = name.lastIndexOf(written);
+  if (at < 0) return name;
+  const rest = `${name.slice(0, at)} ${name.slice(at + written.length)}`
+    .replace(/\s+/g, ' ')
+    .replace(/^[\s,:;]+|[\s,:;]+$/g, '');
+  return rest === '' ? name : rest;
 }

@@ -1,4 +1,12 @@
-import { convertMeasure, formatQuantity, pluralUnit, readDate, type RecordedLine } from '@ours/core';
+import {
+  formatQuantity,
+  isMeasure,
+  opensOneOf,
+  quantityIn,
+  type DateField,
+  type LinePart,
+  type RecordedLine,
+} from '@ours/core';
 import { useState, type ReactNode } from 'react';
 import { XStack, YStack } from 'tamagui';
 import { useHousehold, useHouseholdContext } from '@/data/HouseholdProvider';
@@ -7,13 +15,17 @@ import { Button } from '@/ui/Button';
 import { Field } from '@/ui/Field';
 import { Minus, Plus } from '@/ui/icons';
 import { Small, Strong, Words } from '@/ui/Words';
-import { amountWords, dateWords, sizeWords } from '../stock/words';
-import { knownItem } from './knownItem';
+import { amountWords, dateWords, sizeWords, usualStep } from '../stock/words';
+import { itemIdOf } from './cardOf';
+import { ACTION_WORDS, dateLabel, differenceWords, quantityWords } from './cardWords';
+import { DateField as DateInput } from './DateField';
+import { LinePieces } from './LinePieces';
 import { Questions } from './Questions';
 
 type Change = (changes: Partial<RecordedLine>) => void;
 
-const ACTION = { put_in: 'Put in', take: 'Take out', count: 'There are now' } as const;
+const DATES: readonly DateField[] = ['expiresOn', 'openedOn', 'frozenOn', 'thawedOn', 'madeOn'];
+const LEAVES = { spoiled: 'spoiled', broken: 'broken', given_away: 'given away', other: 'thrown away' } as const;
 
 /** The line read back, every part to be corrected before it is saved. */
 export function RecordCard({
@@ -28,24 +40,22 @@ export function RecordCard({
   onSave: () => void;
 }) {
   const day = today();
-  const [editing, setEditing] = useState<'name' | 'expiresOn' | 'openedOn' | 'frozenOn' | null>(null);
-  const { known, here } = useHousehold(({ state, store }) => {
-    const item = knownItem(state, store, card.name);
-    return {
-      known: item,
-      here: item
-        ? state
-            .lotsIn(nookId)
-            .filter((lot) => lot.itemId === item.id)
-            .reduce((sum, lot) => sum + lot.quantityThousandths, 0)
-        : 0,
-    };
+  const { store } = useHouseholdContext();
+  const [editing, setEditing] = useState<'name' | DateField | null>(null);
+  const [lit, setLit] = useState<LinePart | null>(null);
+  const { known, here, opens } = useHousehold(({ state }) => {
+    const item = card.itemId === null ? null : (state.get('item', card.itemId) ?? null);
+    const lots = item ? state.lotsIn(nookId).filter((lot) => lot.itemId === item.id) : [];
+    const opened = item ? opensOneOf(card, lots, item) !== null : false;
+    return { known: item, here: lots.reduce((sum, lot) => sum + lot.quantityThousandths, 0), opens: opened };
   });
   if (!card.understood) {
     return (
       <Frame>
         <Words padding={14}>
-          This line has no name in it that could be read. Write it another way, or keep it as typed and fix it later.
+          {card.pieces.length === 0
+            ? 'This line is too long to be read. Write what it is in up to 300 characters, or keep it as typed and fix it later.'
+            : 'This line has no name in it that could be read. Write it another way, or keep it as typed and fix it later.'}
         </Words>
         <YStack padding={14}>
           <Button kind="primary" label="Keep as typed" onPress={onSave} />
@@ -54,26 +64,36 @@ export function RecordCard({
     );
   }
   const unit = known?.unit ?? card.unit ?? 'piece';
-  const converted = convertMeasure(card.quantityThousandths, card.unit, unit);
+  const converted = quantityIn(card, unit);
+  const counted = card.unit ?? (card.packSize && isMeasure(unit) ? null : unit);
   const step = (by: number): void =>
-    onChange({ quantityThousandths: Math.max(0, card.quantityThousandths + by * 1000), quantityGiven: true });
-  const shownUnit = card.unit ?? unit;
-  const dates = [
-    {
-      key: 'expiresOn' as const,
-      label: card.dateKind === 'use_by' ? 'Use by' : 'Best before',
-      note: card.expiryPrecision === 'month' ? 'month given, so its last day' : undefined,
-    },
-    { key: 'openedOn' as const, label: 'Opened', note: undefined },
-    { key: 'frozenOn' as const, label: 'Frozen', note: undefined },
-  ].filter(({ key }) => card[key] !== null || editing === key);
-  const unsure = card.questions.some((question) => question.kind !== 'number_in_name');
+    onChange({
+      quantityThousandths: Math.max(0, card.quantityThousandths + by * usualStep(counted ?? 'piece')),
+      quantityGiven: true,
+      questions: card.questions.filter(({ kind }) => kind !== 'how_many'),
+    });
+  const rename = (name: string): void => onChange({ name, itemId: itemIdOf(store, name) });
+  const date = (key: DateField, on: string | null): void => {
+    if (on !== null)
+      onChange({
+        [key]: on,
+        ...(key === 'expiresOn' ? { expiryPrecision: 'day' as const, dateKind: card.dateKind ?? 'best_before' } : {}),
+      });
+    setEditing(null);
+  };
+  const leaveOut = (key: DateField): void => {
+    onChange({ [key]: null, ...(key === 'madeOn' ? { madeKind: null } : {}) });
+    setEditing(null);
+  };
   return (
     <Frame>
-      <Line label={ACTION[card.action]}>
+      <LinePieces card={card} lit={lit} onPick={setLit} />
+      <Line
+        label={opens ? 'Open one' : card.takeReason ? `Out, ${LEAVES[card.takeReason]}` : ACTION_WORDS[card.action]}
+        lit={lit === 'quantity' || lit === 'action'}
+      >
         <Strong flex={1} testID="card-amount">
-          {amountWords(card.quantityThousandths, shownUnit)}
-          {shownUnit === 'piece' ? ` ${pluralUnit('piece', card.quantityThousandths)}` : ''}
+          {quantityWords(card.quantityThousandths, counted)}
         </Strong>
         <XStack borderWidth={1} borderColor="$color" borderRadius={10} alignItems="center">
           <Button kind="quiet" label="One less" iconOnly icon={Minus} onPress={() => step(-1)} />
@@ -90,14 +110,17 @@ export function RecordCard({
           color="$late"
         >{`${known?.name} is kept in ${unit}; an amount in ${card.unit} cannot be added to it. It would be kept as typed.`}</Small>
       ) : null}
-      <Line label="What">
+      {converted !== null && converted !== card.quantityThousandths ? (
+        <Small paddingHorizontal={14} paddingBottom={8}>{`That is ${quantityWords(converted, unit)}.`}</Small>
+      ) : null}
+      <Line label="What" lit={lit === 'name'}>
         {editing === 'name' ? (
           <YStack flex={1}>
             <Field
               label="Name"
               hideLabel
               value={card.name}
-              onChangeText={(name) => onChange({ name })}
+              onChangeText={rename}
               autoFocus
               onBlur={() => setEditing(null)}
             />
@@ -119,44 +142,61 @@ export function RecordCard({
         )}
       </Line>
       {card.packSize ? (
-        <Line label="Size">
+        <Line label="Size" lit={lit === 'packSize'}>
           <Strong flex={1}>{sizeWords(card.packSize)} each</Strong>
           <Button kind="quiet" label="leave out" onPress={() => onChange({ packSize: null })} />
         </Line>
       ) : null}
-      {dates.map(({ key, label, note }) => (
-        <Line key={key} label={label}>
+      {DATES.filter((key) => card[key] !== null || editing === key).map((key) => (
+        <Line key={key} label={dateLabel(key, card)} lit={lit === key}>
           {editing === key ? (
-            <DateField
-              facing={key === 'expiresOn' ? 'ahead' : 'behind'}
-              onDone={(on) => {
-                if (on !== null)
-                  onChange({
-                    [key]: on,
-                    ...(key === 'expiresOn'
-                      ? { expiryPrecision: 'day' as const, dateKind: card.dateKind ?? 'best_before' }
-                      : {}),
-                  });
-                setEditing(null);
-              }}
+            <DateInput
+              facing={key === 'expiresOn' ? facingOf(card) : 'behind'}
+              onDone={(on) => date(key, on)}
+              onLeaveOut={card[key] === null ? null : () => leaveOut(key)}
             />
           ) : (
             <>
               <YStack flex={1}>
                 <Strong testID={`card-${key}`}>{dateWords(card[key]!, day)}</Strong>
-                {note ? <Small>{note}</Small> : null}
+                {key === 'expiresOn' && card.expiryPrecision === 'month' ? (
+                  <Small>month given, so its last day</Small>
+                ) : null}
               </YStack>
               <Button kind="quiet" label="change" onPress={() => setEditing(key)} />
             </>
           )}
         </Line>
       ))}
+      {card.openedDays !== null ? (
+        <Line label="Once open" lit={lit === 'openedDays'}>
+          <Strong flex={1}>{`keeps ${card.openedDays} ${card.openedDays === 1 ? 'day' : 'days'}`}</Strong>
+          <Button kind="quiet" label="leave out" onPress={() => onChange({ openedDays: null })} />
+        </Line>
+      ) : null}
       {card.tags.length > 0 ? (
-        <Line label="Tags">
+        <Line label="Tags" lit={lit === 'tags'}>
           <Strong>{card.tags.map((tag) => `#${tag}`).join(' ')}</Strong>
         </Line>
       ) : null}
       <Questions card={card} onChange={onChange} />
+      {card.otherReadings.length > 0 && card.questions.length === 0 ? (
+        <XStack
+          paddingHorizontal={14}
+          paddingTop={8}
+          gap={8}
+          flexWrap="wrap"
+          alignItems="center"
+          role="group"
+          aria-label="Other readings"
+        >
+          <Small>Or:</Small>
+          {card.otherReadings.map((other) => {
+            const words = differenceWords(other, card, day);
+            return <Button key={words} label={words} onPress={() => onChange({ ...other, otherReadings: [] })} />;
+          })}
+        </XStack>
+      ) : null}
       {card.action === 'put_in' ? (
         <XStack paddingHorizontal={8} flexWrap="wrap">
           {card.expiresOn === null && editing !== 'expiresOn' ? (
@@ -171,11 +211,18 @@ export function RecordCard({
         </XStack>
       ) : null}
       <YStack padding={14} paddingTop={6}>
-        <Button kind="primary" label={unsure ? 'Keep as typed, fix later' : 'Save and go on'} onPress={onSave} />
+        <Button
+          kind="primary"
+          label={card.questions.length > 0 ? 'Keep as typed, fix later' : 'Save and go on'}
+          onPress={onSave}
+        />
       </YStack>
     </Frame>
   );
 }
+
+const facingOf = ({ dateKind }: RecordedLine): 'ahead' | 'ahead_safety' =>
+  dateKind === 'use_by' ? 'ahead_safety' : 'ahead';
 
 function Frame({ children }: { children: ReactNode }) {
   return (
@@ -192,7 +239,7 @@ function Frame({ children }: { children: ReactNode }) {
   );
 }
 
-function Line({ label, children }: { label: string; children: ReactNode }) {
+function Line({ label, lit, children }: { label: string; lit: boolean; children: ReactNode }) {
   return (
     <XStack
       minHeight={54}
@@ -202,47 +249,11 @@ function Line({ label, children }: { label: string; children: ReactNode }) {
       alignItems="center"
       borderBottomWidth={1}
       borderColor="$borderColor"
+      backgroundColor={lit ? '$greenTint' : 'transparent'}
+      aria-current={lit ? 'true' : undefined}
     >
       <Small width={92}>{label}</Small>
       {children}
     </XStack>
-  );
-}
-
-/** A date as people write it, read while it is typed. */
-function DateField({ facing, onDone }: { facing: 'ahead' | 'behind'; onDone: (on: string | null) => void }) {
-  const { me } = useHouseholdContext();
-  const order = useHousehold(({ state }) => state.get('household', me.householdId)?.dateOrder ?? null);
-  const [text, setText] = useState('');
-  const reading = readDate(text, { order, today: today(), facing });
-  const problem =
-    text.trim() !== '' && reading.kind === 'unreadable'
-      ? `“${text}” is not a date; write for example 3/27, 12 mar, 2027-03-01 or in 3 days.`
-      : undefined;
-  return (
-    <YStack flex={1} gap={6}>
-      <Field
-        label="Date"
-        hideLabel
-        autoFocus
-        placeholder="3/27, 12 mar, in 3 days"
-        value={text}
-        onChangeText={setText}
-        problem={problem}
-        onSubmitEditing={() => onDone(reading.kind === 'date' ? reading.on : null)}
-        submitBehavior="submit"
-      />
-      <XStack gap={8} flexWrap="wrap">
-        {reading.kind === 'date' ? (
-          <Button label={dateWords(reading.on, today())} onPress={() => onDone(reading.on)} />
-        ) : null}
-        {reading.kind === 'ambiguous'
-          ? reading.options.map(({ on }) => (
-              <Button key={on} label={dateWords(on, today())} onPress={() => onDone(on)} />
-            ))
-          : null}
-        <Button kind="quiet" label="cancel" onPress={() => onDone(null)} />
-      </XStack>
-    </YStack>
   );
 }

@@ -1,4 +1,4 @@
-import { placePath, readCode, recordLine, type RecordedLine } from '@ours/core';
+import { placePath, readCode, type RecordedLine } from '@ours/core';
 import { useLocalSearchParams, useRouter } from 'expo-router';
 import { useEffect, useRef, useState } from 'react';
 import type { TextInput } from 'react-native';
@@ -13,7 +13,8 @@ import { Plate } from '@/ui/Plate';
 import { Screen } from '@/ui/Screen';
 import { Small, Strong, Words } from '@/ui/Words';
 import { NookPicker } from '../spaces/NookPicker';
-import { JustNow, type SavedLine } from './JustNow';
+import { cardOf } from './cardOf';
+import { JustNow, type SavedLine, type UnsavedLine } from './JustNow';
 import { Proposals } from './Proposals';
 import { RecordCard } from './RecordCard';
 import { useSaveLine } from './useSaveLine';
@@ -28,6 +29,7 @@ export function RecordScreen() {
   const [text, setText] = useState('');
   const [changes, setChanges] = useState<Partial<RecordedLine>>({});
   const [saved, setSaved] = useState<SavedLine[]>([]);
+  const [unsaved, setUnsaved] = useState<UnsavedLine[]>([]);
   const input = useRef<TextInput>(null);
   const saveLine = useSaveLine();
 
@@ -38,7 +40,7 @@ export function RecordScreen() {
     const home = state.get('household', me.householdId);
     return home ? home.dateOrder : 'dmy';
   });
-  const read = recordLine(text, { order, today: today() });
+  const read = useHousehold(({ store }) => cardOf(store, text, { order, today: today() }));
   const card: RecordedLine = { ...read, ...changes };
   const place = useHousehold(({ state }) => {
     const written = card.placeKey === null ? undefined : state.nookIdByCodeKey(card.placeKey);
@@ -68,14 +70,34 @@ export function RecordScreen() {
       setNookId(scanned);
       return write('');
     }
-    const done = await saveLine(card, place.id);
-    if (done === null) return;
+    // The field is free at once: the next line is often typed before this one is kept.
+    write('');
     rememberNook(place.id);
     setNookId(place.id);
-    setSaved((before) => [done, ...before].slice(0, 30));
-    write('');
+    input.current?.focus();
+    const done = await saveLine(card, place.id);
+    if (done === null) setUnsaved((before) => [...before, { text, changes }]);
+    else setSaved((before) => [done, ...before].slice(0, 30));
+  };
+  const writeAgain = (line: UnsavedLine): void => {
+    setText(line.text);
+    setChanges(line.changes);
     input.current?.focus();
   };
+  /** Another line into the field. What stands there now waits among the unsaved ones. */
+  const fix = (line: UnsavedLine): void => {
+    const inField = text.trim() === '' ? [] : [{ text, changes }];
+    setUnsaved((before) => [...before.filter((other) => other !== line), ...inField]);
+    writeAgain(line);
+  };
+  // A line that could not be saved goes back into the field as soon as nothing stands there.
+  useEffect(() => {
+    const waiting = unsaved.at(-1);
+    if (waiting === undefined || text !== '') return;
+    setUnsaved((before) => before.slice(0, -1));
+    setText(waiting.text);
+    setChanges(waiting.changes);
+  }, [unsaved, text]);
 
   if (place === null) {
     return (
@@ -123,12 +145,12 @@ export function RecordScreen() {
         />
         {text.trim() === '' ? (
           <Small>
-            Also: “-1 rice” takes one, “=5 candles” says there are five, “opened today”, “frozen”, “#tag”, “@
+            Also: “2 eggs used”, “candles =5” or “out of rice” say what is left, “opened today”, “frozen”, “#tag”, “@
             {place.path.code}”.
           </Small>
         ) : (
           <>
-            <Proposals card={card} onPick={(item) => setChanges((now) => ({ ...now, name: item }))} />
+            <Proposals card={card} onPick={(item) => setChanges((now) => ({ ...now, ...item }))} />
             <RecordCard
               card={card}
               nookId={place.id}
@@ -140,8 +162,9 @@ export function RecordScreen() {
       </YStack>
       <JustNow
         lines={saved}
+        unsaved={unsaved}
         nookId={place.id}
-        onFix={write}
+        onFix={fix}
         onUndone={(id) => setSaved((now) => now.filter((line) => line.id !== id))}
       />
       <Dialog title="Which place?" open={choosing} onClose={() => setChoosing(false)}>

@@ -93,8 +93,59 @@ describe('recording a line', () => {
 
   it('will not mix pieces and grams', async () => {
     const field = await openRecord();
-    write(field, '200 g paper lanterns');
+    write(field, 'used 200 g paper lanterns');
     expect(screen.getByText(/is kept in piece; an amount in g cannot be added/)).toBeTruthy();
+  });
+
+  it('shows where each piece came from, and offers what comes close', async () => {
+    const field = await openRecord();
+    write(field, '2 x 6 pack paper lanterns exp 3/28');
+    const pieces = screen.getByTestId('line-pieces');
+    expect(Array.from(pieces.children).map((piece) => piece.getAttribute('aria-label') ?? piece.textContent)).toEqual([
+      '2 x 6 pack: how many',
+      'paper lanterns: what it is',
+      'exp 3/28: until when',
+    ]);
+    await click('exp 3/28: until when');
+    const row = screen.getByTestId('card-expiresOn').closest('[aria-current="true"]');
+    expect(row?.textContent).toContain('31 Mar 2028');
+    expect(screen.getByTestId('card-amount').textContent).toBe('12 pieces');
+    await click('put in 2 packs');
+    expect(screen.getByTestId('card-amount').textContent).toBe('2 packs');
+  });
+
+  it.each([
+    ['paper lanterns 30', 'There are 30', '30 pieces'],
+    ['2-3 paper lanterns', '3 pieces', '3 pieces'],
+    ['0 paper lanterns', 'Yes, none left', '0 pieces'],
+  ])('asks what “%s” means, and takes the answer', async (line, answer, amount) => {
+    const field = await openRecord();
+    write(field, line);
+    const asked = screen.queryByRole('button', { name: answer });
+    if (asked) await click(answer);
+    expect(screen.getByTestId('card-amount').textContent).toBe(amount);
+    await click('Save and go on');
+    await waitFor(() => expect((field as HTMLInputElement).value).toBe(''));
+  });
+
+  it('a reading that is chosen brings its own questions along', async () => {
+    const field = await openRecord();
+    write(field, 'toilet rolls 2x12 exp mar 27');
+    await click(/^put in 24 pieces/);
+    expect(screen.getByTestId('card-amount').textContent).toBe('24 pieces');
+    expect(screen.getByText(/“mar 27” can be read in more than one way/)).toBeTruthy();
+    await click(/^31 Mar/);
+    await click('Save and go on');
+    await waitFor(() => expect((field as HTMLInputElement).value).toBe(''));
+  });
+
+  it('a code that no place has is asked about', async () => {
+    const field = await openRecord();
+    write(field, `2 paper lanterns @${writeCode('ZZ9', 'A')}`);
+    expect(screen.getByText(/looks like the code of a place, but there is none/)).toBeTruthy();
+    await click('The place above');
+    await click('Save and go on');
+    await waitFor(() => expect((field as HTMLInputElement).value).toBe(''));
   });
 
   it('a line that this device cannot keep stays in the field, and is said to be not saved', async () => {
@@ -106,5 +157,34 @@ describe('recording a line', () => {
     expect((field as HTMLInputElement).value).toBe('6 paper lanterns');
     expect(screen.queryByText('Paper lantern, 6')).toBeNull();
     expect(screen.getByTestId('sync-state').textContent).toBe('Storage full or lost');
+  });
+
+  it('a line typed while the one before is still being saved stays as it is', async () => {
+    const field = await openRecord();
+    write(field, '6 paper lanterns');
+    fireEvent.click(screen.getByRole('button', { name: 'Save and go on' }));
+    write(field, '2 paper lanterns used');
+    await waitFor(() => expect(screen.getByText('Paper lantern, 6')).toBeTruthy());
+    expect((field as HTMLInputElement).value).toBe('2 paper lanterns used');
+    await click('Save and go on');
+    await waitFor(() => expect(screen.getByText('Paper lantern, 2')).toBeTruthy());
+    expect((field as HTMLInputElement).value).toBe('');
+    expect((await stored()).map(([intent]) => intent)).toEqual(['stock_put_in', 'stock_taken']);
+  });
+
+  it('a line that cannot be saved waits while another is typed, and comes back to the empty field', async () => {
+    const field = await openRecord();
+    write(field, '6 paper lanterns');
+    await forgetDeviceDb(ID.home);
+    fireEvent.click(screen.getByRole('button', { name: 'Save and go on' }));
+    write(field, '3 candles');
+    await waitFor(() => expect(screen.getByText('not saved')).toBeTruthy());
+    expect((field as HTMLInputElement).value).toBe('3 candles');
+    await click('fix');
+    expect((field as HTMLInputElement).value).toBe('6 paper lanterns');
+    expect(screen.getByText('“3 candles”')).toBeTruthy();
+    await act(async () => write(field, ''));
+    expect((field as HTMLInputElement).value).toBe('3 candles');
+    expect(screen.queryByText('not saved')).toBeNull();
   });
 });

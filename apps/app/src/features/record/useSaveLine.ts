@@ -1,12 +1,18 @@
-import { planRecordedLine, type RecordedLine } from '@ours/core';
+import { planRecordedLine, type KeptWhy, type RecordedLine } from '@ours/core';
 import { useCallback } from 'react';
 import { useHouseholdContext } from '@/data/HouseholdProvider';
 import { planContext, today } from '@/data/planContext';
 import { useDo } from '@/data/useDo';
 import { amountWords, dateWords } from '../stock/words';
 import type { SavedLine } from './JustNow';
-import { knownItem } from './knownItem';
 
+const KEPT: Readonly<Record<KeptWhy, string>> = {
+  not_understood: 'Kept as typed; fix it when you can.',
+  open_question: 'Kept as typed; the question is still open.',
+  unknown_item: 'Kept as typed: no such thing is known here.',
+  unit_mismatch: 'Kept as typed: it is kept in another measure.',
+  none_here: 'Kept as typed: none of it is recorded in this place. Choose the place it is in.',
+};
 const VERB = { put_in: 'Put in', take: 'Taken', count: 'Counted' } as const;
 
 /** Saves a line as it stands on its card; one that cannot be read is kept word for word. Null when it was refused. */
@@ -16,21 +22,23 @@ export function useSaveLine(): (card: RecordedLine, nookId: string) => Promise<S
   return useCallback(
     async (card, nookId) => {
       const context = planContext();
-      const plan = planRecordedLine(store.state, knownItem(store.state, store, card.name), card, nookId, context);
+      const known = card.itemId === null ? null : (store.state.get('item', card.itemId) ?? null);
+      const plan = planRecordedLine(store.state, known, card, nookId, context);
       const id = context.newId();
       if (plan.kind === 'keep') {
-        const refusal = await doIt('line_kept', plan.ops, 'Kept as typed; fix it when you can.');
+        const refusal = await doIt('line_kept', plan.ops, KEPT[plan.why]);
         return refusal === null ? { id, kept: true, title: card.text, detail: '', nookId, undo: null } : null;
       }
       const words = `${plan.item.name}, ${amountWords(plan.quantityThousandths, plan.item.unit)}`;
-      const verb = VERB[card.action];
+      const opened = plan.intent === 'stock_opened';
+      const verb = opened ? 'Opened' : VERB[card.action];
       let undo: (() => void) | null = null;
       const refusal = await doIt(plan.intent, plan.ops, `${verb}: ${words}.`, (back) => {
         undo = back;
       });
       const until = card.expiresOn
         ? `until ${dateWords(card.expiresOn, today())}`
-        : card.action === 'put_in'
+        : card.action === 'put_in' && !opened
           ? 'no date given'
           : '';
       return refusal === null

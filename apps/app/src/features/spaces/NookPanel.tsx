@@ -1,15 +1,15 @@
-import { placePath, planMoveBin, summarizeNook } from '@ours/core';
+import { isFrozen, isInFreezer, nooksWithin, placePath, planMoveBin, planThawAll, summarizeNook } from '@ours/core';
 import { useRouter } from 'expo-router';
 import { useState } from 'react';
 import { XStack, YStack } from 'tamagui';
 import { useHousehold } from '@/data/HouseholdProvider';
-import { today } from '@/data/planContext';
+import { planContext, today } from '@/data/planContext';
 import { useDo } from '@/data/useDo';
 import { Button } from '@/ui/Button';
 import { Dialog } from '@/ui/Dialog';
 import { Close } from '@/ui/icons';
 import { Plate } from '@/ui/Plate';
-import { Small, Strong } from '@/ui/Words';
+import { Small, Strong, Words } from '@/ui/Words';
 import { BinDialog } from './BinDialog';
 import { NookPicker } from './NookPicker';
 import { RemoveDialog } from './RemoveDialog';
@@ -22,6 +22,7 @@ export function NookPanel({ nookId, onGone, onClose }: { nookId: string; onGone:
   const router = useRouter();
   const doIt = useDo();
   const [open, setOpen] = useState<Open>(null);
+  const [leaving, setLeaving] = useState<{ toId: string; toName: string } | null>(null);
   const found = useHousehold(({ state }) => {
     const nook = state.nook(nookId);
     const path = placePath(state, nookId);
@@ -31,6 +32,20 @@ export function NookPanel({ nookId, onGone, onClose }: { nookId: string; onGone:
   const { nook, path, summary, state } = found;
   const name = nook.row.name || (path.steps.at(-1) ?? '');
   const bin = nook.kind === 'bin' ? nook.row : null;
+  const frozen = bin
+    ? nooksWithin(state, bin.id)
+        .flatMap((id) => state.lotsIn(id))
+        .filter((lot) => isFrozen(lot) && lot.quantityThousandths > 0)
+    : [];
+  const move = (toId: string, toName: string, thaws: boolean): void => {
+    if (!bin) return;
+    setOpen(null);
+    setLeaving(null);
+    const ops = planMoveBin(state, bin, toId);
+    const thaw = ops.length > 0 && thaws ? planThawAll(frozen, planContext()) : [];
+    const said = thaw.length > 0 ? 'Moved, to thaw' : 'Moved';
+    void doIt('bin_moved', [...ops, ...thaw], `${said}: ${name} to ${toName}. Its label stays ${bin.code}.`);
+  };
   return (
     <YStack
       testID="nook-panel"
@@ -58,16 +73,35 @@ export function NookPanel({ nookId, onGone, onClose }: { nookId: string; onGone:
         {bin ? null : <Button label="Remove" onPress={() => setOpen('remove')} />}
       </XStack>
       {bin ? (
-        <Dialog title={`Move ${name} with all that is in it`} open={open === 'move'} onClose={() => setOpen(null)}>
+        <Dialog
+          title={`Move ${name} with all that is in it`}
+          open={open === 'move'}
+          onClose={() => {
+            setOpen(null);
+            setLeaving(null);
+          }}
+        >
           <NookPicker
             label="Where to? A shelf, or a bin it stands in"
             exclude={bin.id}
             onPick={(toId, toName) => {
-              setOpen(null);
-              const ops = planMoveBin(state, bin, toId);
-              void doIt('bin_moved', ops, `Moved: ${name} to ${toName}. Its label stays ${bin.code}.`);
+              if (frozen.length > 0 && !isInFreezer(state, toId)) return setLeaving({ toId, toName });
+              move(toId, toName, false);
             }}
           />
+          {leaving ? (
+            <YStack gap={8} role="group" aria-label="Does it thaw?">
+              <Words>
+                {`“${leaving.toName}” is not set up as a freezer, and ${frozen.length === 1 ? 'a frozen thing is' : `${frozen.length} frozen things are`} in it. Thawed food is used within a day and not frozen again unless still good.`}
+              </Words>
+              <Button
+                kind="primary"
+                label="It thaws, for use"
+                onPress={() => move(leaving.toId, leaving.toName, true)}
+              />
+              <Button label="It stays frozen" onPress={() => move(leaving.toId, leaving.toName, false)} />
+            </YStack>
+          ) : null}
         </Dialog>
       ) : null}
       {bin && open === 'change' ? (

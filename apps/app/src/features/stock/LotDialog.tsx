@@ -1,7 +1,11 @@
 import {
+  addDays,
   DISCARD_REASONS,
   formatQuantity,
+  isFrozen,
+  isInFreezer,
   isMeasure,
+  isThawed,
   planCount,
   planDiscard,
   planFreeze,
@@ -9,6 +13,8 @@ import {
   planOpen,
   planPutIn,
   planTake,
+  planThaw,
+  THAWED_DAYS,
   lotFieldsOf,
   readQuantity,
   type DiscardReason,
@@ -27,7 +33,7 @@ import { Dialog } from '@/ui/Dialog';
 import { Field } from '@/ui/Field';
 import { Small, Words } from '@/ui/Words';
 import { NookPicker } from '../spaces/NookPicker';
-import { amountWords, dueWords, lotAmountWords } from './words';
+import { amountWords, dateWords, dueWords, lotAmountWords, usualStep } from './words';
 
 const REASONS: Readonly<Record<DiscardReason, string>> = {
   expired: 'past its date',
@@ -38,13 +44,7 @@ const REASONS: Readonly<Record<DiscardReason, string>> = {
   other: 'other',
 };
 
-/** What one tap more or less means, in thousandths: a piece; 0.1 kg or l; 50 g or ml (own defaults). */
-function usualStep(unit: string): number {
-  if (!isMeasure(unit)) return 1000;
-  return unit === 'g' || unit === 'ml' ? 50_000 : 100;
-}
-
-type Mode = 'choose' | 'move' | 'freeze' | 'discard';
+type Mode = 'choose' | 'move' | 'freeze' | 'discard' | 'thaw';
 
 /** Everything that can be done with one lot; a number and one tap each. */
 export function LotDialog({ lotId, onClose }: { lotId: string | null; onClose: () => void }) {
@@ -67,6 +67,10 @@ type Props = {
 function OpenLot({ lot, item, state, onClose }: Props) {
   const doIt = useDo();
   const [mode, setMode] = useState<Mode>('choose');
+  /** Where a frozen thing is to go that is no freezer: it is asked whether it thaws. */
+  const [leaving, setLeaving] = useState<{ nookId: string; name: string } | null>(null);
+  const frozen = isFrozen(lot);
+  const thawed = isThawed(lot);
   const measured = isMeasure(item.unit);
   const step = usualStep(item.unit);
   const [text, setText] = useState(
@@ -85,6 +89,19 @@ function OpenLot({ lot, item, state, onClose }: Props) {
     };
   const said = (quantity: number): string =>
     `${amountWords(quantity, item.unit)} ${item.unit === 'piece' ? '× ' : ''}${item.name}`;
+  type Target = { nookId: string; name: string };
+  const moveTo = ({ nookId, name }: Target): (() => void) =>
+    act(
+      'stock_moved',
+      (n) => planMove(lot, n, nookId, present(nookId), planContext()),
+      (n) => `Moved: ${said(n)} to ${name}.`,
+    );
+  const thawTo = ({ nookId, name }: Target): (() => void) =>
+    act(
+      'stock_thawed',
+      (n) => planThaw(lot, n, nookId, present(nookId), planContext()),
+      (n) => `Out to thaw: ${said(n)} in ${name}.`,
+    );
   const detail = [lotAmountWords(lot, item), dueWords(lot, item, today())].filter(Boolean).join(' · ');
 
   return (
@@ -152,28 +169,54 @@ function OpenLot({ lot, item, state, onClose }: Props) {
           </XStack>
           <XStack gap={8}>
             <Button grow label="Move …" onPress={() => setMode('move')} />
-            <Button grow label="Freeze …" disabled={lot.frozenOn !== null} onPress={() => setMode('freeze')} />
+            {frozen ? (
+              <Button grow label="Thaw …" onPress={() => setMode('thaw')} />
+            ) : (
+              <Button grow label="Freeze …" onPress={() => setMode('freeze')} />
+            )}
             <Button grow kind="danger" label="Discard …" onPress={() => setMode('discard')} />
           </XStack>
         </YStack>
       ) : null}
-      {mode === 'move' || mode === 'freeze' ? (
+      {leaving ? (
+        <YStack gap={8} role="group" aria-label="Does it thaw?">
+          <Words>{`“${leaving.name}” is not set up as a freezer. Does it thaw there?`}</Words>
+          <Small>
+            {`Thawed in the refrigerator it is used by ${dateWords(addDays(today(), THAWED_DAYS), today())}, and is not frozen again unless still good. When in doubt, throw it out.`}
+          </Small>
+          <Button kind="primary" label="It thaws, for use" onPress={thawTo(leaving)} />
+          <Button label="It stays frozen" onPress={moveTo(leaving)} />
+        </YStack>
+      ) : null}
+      {mode === 'freeze' && thawed ? (
+        <Words color="$late">
+          This has thawed. Freeze it again only if it thawed in the refrigerator and is still good; it loses quality.
+          When in doubt, throw it out.
+        </Words>
+      ) : null}
+      {(mode === 'move' || mode === 'freeze' || mode === 'thaw') && !leaving ? (
         <NookPicker
-          label={mode === 'move' ? `Where do ${text} go?` : `Which freezer place do ${text} go to?`}
+          label={
+            mode === 'move'
+              ? `Where do ${text} go?`
+              : mode === 'thaw'
+                ? `Where do ${text} thaw? Best in the refrigerator`
+                : `Which freezer place do ${text} go to?`
+          }
           prefer={mode === 'freeze' ? 'freezer' : null}
           exclude={mode === 'move' ? lot.nookId : null}
           onPick={(nookId, name) =>
-            mode === 'move'
-              ? act(
-                  'stock_moved',
-                  (n) => planMove(lot, n, nookId, present(nookId), planContext()),
-                  (n) => `Moved: ${said(n)} to ${name}.`,
-                )()
-              : act(
-                  'stock_frozen',
-                  (n) => planFreeze(lot, n, nookId, present(nookId), planContext()),
-                  (n) => `Frozen today: ${said(n)} in ${name}.`,
-                )()
+            mode === 'move' && frozen && !isInFreezer(state, nookId)
+              ? setLeaving({ nookId, name })
+              : mode === 'move'
+                ? moveTo({ nookId, name })()
+                : mode === 'thaw'
+                  ? thawTo({ nookId, name })()
+                  : act(
+                      'stock_frozen',
+                      (n) => planFreeze(lot, n, nookId, present(nookId), planContext()),
+                      (n) => `Frozen today: ${said(n)} in ${name}.`,
+                    )()
           }
         />
       ) : null}
@@ -198,7 +241,11 @@ function OpenLot({ lot, item, state, onClose }: Props) {
       <Button
         kind="quiet"
         label={mode === 'choose' ? 'Close' : 'Back'}
-        onPress={() => (mode === 'choose' ? onClose() : setMode('choose'))}
+        onPress={() => {
+          if (mode === 'choose') return onClose();
+          setLeaving(null);
+          setMode('choose');
+        }}
       />
     </Dialog>
   );

@@ -3,12 +3,15 @@ import {
   dueState,
   effectiveDue,
   formatQuantity,
+  isFrozen,
   isMeasure,
+  isThawed,
   pluralUnit,
   type CivilDate,
   type Due,
   type ItemRow,
   type LotRow,
+  type MadeKind,
   type PackSize,
 } from '@ours/core';
 import type { MarkKind } from '@/ui/Mark';
@@ -27,6 +30,12 @@ export function amountWords(quantityThousandths: number, unit: string): string {
   return unit === 'piece' ? number : `${number} ${pluralUnit(unit, quantityThousandths)}`;
 }
 
+/** What one tap more or less means, in thousandths: a piece; 0.1 kg or l; 50 g or ml (own defaults). */
+export function usualStep(unit: string): number {
+  if (!isMeasure(unit)) return 1000;
+  return unit === 'g' || unit === 'ml' ? 50_000 : 100;
+}
+
 export const sizeWords = (size: PackSize): string => `${formatQuantity(size.amountThousandths)} ${size.unit}`;
 
 /** `6 tins of 400 g`, `2 kg`, `3`. */
@@ -36,11 +45,23 @@ export function lotAmountWords(lot: LotRow, item: ItemRow): string {
   return `${amount} of ${sizeWords(lot.packSize)}`;
 }
 
+export const MADE_WORDS: Readonly<Record<MadeKind, string>> = {
+  made: 'Made',
+  cooked: 'Cooked',
+  baked: 'Baked',
+  roasted: 'Roasted',
+  packed: 'Packed',
+  bottled: 'Bottled',
+  bought: 'Bought',
+  harvested: 'Picked',
+};
+
 const REASON: Readonly<Record<Due['reason'], string>> = {
   use_by: 'use by',
   best_before: 'best before',
   opened: 'use by',
   frozen: 'best until',
+  thawed: 'use by',
 };
 
 /** `best before 31 Mar 2027`, `opened 22 Nov, use by 26 Nov`, `frozen 6 Nov, too late, use by 5 Nov`. */
@@ -48,11 +69,14 @@ export function dueWords(lot: LotRow, item: ItemRow, today: CivilDate): string {
   const due = effectiveDue(lot, item);
   const parts: string[] = [];
   if (lot.frozenOn !== null) {
-    const tooLate = due !== null && due.reason !== 'frozen';
-    parts.push(`frozen ${dateWords(lot.frozenOn, today)}${tooLate ? ', too late' : ''}`);
+    const tooLate = due !== null && isFrozen(lot) && due.reason !== 'frozen';
+    const again = isFrozen(lot) && (lot.thawedOn ?? null) !== null ? 'frozen again' : 'frozen';
+    parts.push(`${again} ${dateWords(lot.frozenOn, today)}${tooLate ? ', too late' : ''}`);
   }
+  if (isThawed(lot)) parts.push(`thawed ${dateWords(lot.thawedOn!, today)}`);
   if (lot.openedOn !== null) parts.push(`opened ${dateWords(lot.openedOn, today)}`);
-  if (due) parts.push(`${REASON[due.reason]} ${dateWords(due.on, today)}`);
+  if (due) parts.push(`${REASON[due.reason]} ${dateWords(due.on, today)}${due.guessedFrom ? ' (a guess)' : ''}`);
+  if (lot.madeOn) parts.push(`${MADE_WORDS[lot.madeKind ?? 'made'].toLowerCase()} ${dateWords(lot.madeOn, today)}`);
   return parts.join(', ');
 }
 
