@@ -8,9 +8,13 @@ import { benchDevice } from './device';
 import { benchDeviceQueue } from './deviceQueue';
 import { benchFind } from './find';
 import { benchFit } from './fit';
+import { benchFitCounts } from './fitCounts';
+import { benchReader } from './reader';
 
 process.stdout.write(`Node.js ${process.version}, ${new Date().toISOString().slice(0, 10)}\n`);
 benchFind();
+benchReader();
+benchFitCounts();
 benchDevice();
 await benchFit();
 await benchCommands();

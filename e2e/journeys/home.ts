@@ -40,6 +40,20 @@ export async function startHome(
   return { email, password };
 }
 
+/** A first cupboard with bins on its first shelf, and Record open for the first of them. */
+export async function recordIntoPantry(page: Page, bins: readonly string[]): Promise<void> {
+  await page.getByRole('button', { name: 'Set up a cupboard' }).click();
+  await page.getByLabel('What is it called?').fill('Pantry');
+  await page.getByLabel('In which room?').fill('Kitchen');
+  await page.getByRole('button', { name: 'Add it' }).click();
+  const field = page.getByLabel('New bins (comma between)').nth(0);
+  await field.fill(bins.join(', '));
+  await field.press('Enter');
+  await page.getByRole('button', { name: 'Done' }).click();
+  await page.getByRole('button', { name: new RegExp(`^Bin .*${bins[0]}`) }).click();
+  await page.getByTestId('nook-panel').getByRole('button', { name: 'Record' }).click();
+}
+
 /** Records lines one after the other; the place is chosen before. */
 export async function recordLines(page: Page, lines: readonly string[]): Promise<void> {
   const field = page.getByTestId('record-line');

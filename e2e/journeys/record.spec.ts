@@ -1,4 +1,4 @@
-import { expect, goTo, openDemo, recordLines, startHome, test } from './home';
+import { expect, goTo, openDemo, recordIntoPantry, recordLines, startHome, test } from './home';
 
 test('a line is read back as a card; what is unclear is asked; what cannot be read is kept', async ({
   page,
@@ -33,16 +33,7 @@ test('a line is read back as a card; what is unclear is asked; what cannot be re
 
 test('taking, counting, opening, moving and throwing out, each with undo', async ({ page, server }) => {
   await startHome(page, server);
-  await page.getByRole('button', { name: 'Set up a cupboard' }).click();
-  await page.getByLabel('What is it called?').fill('Pantry');
-  await page.getByLabel('In which room?').fill('Kitchen');
-  await page.getByRole('button', { name: 'Add it' }).click();
-  const bins = page.getByLabel('New bins (comma between)').nth(0);
-  await bins.fill('tins, jars');
-  await bins.press('Enter');
-  await page.getByRole('button', { name: 'Done' }).click();
-  await page.getByRole('button', { name: /^Bin .*tins/ }).click();
-  await page.getByTestId('nook-panel').getByRole('button', { name: 'Record' }).click();
+  await recordIntoPantry(page, ['tins', 'jars']);
   await recordLines(page, ['6 tins beans', '-2 beans', '=5 beans']);
   await page.goBack();
   await page.getByRole('button', { name: /^Bin .*tins/ }).click();
