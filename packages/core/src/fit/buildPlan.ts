@@ -1,14 +1,8 @@
 import { MOST_PLACED } from '../household/limits';
-import type { PlannedBin } from '../household/registry';
-import type { Standing } from './compartment';
 import { FILL_SHARE } from './container';
-import type { PlanAnswer, PlanContainer, PlanProblem } from './planSpace';
-import { ShelfFloor } from './shelfFloor';
-import { isAllowed, roomsAfter, type Setting } from './shelfSettings';
-import type { SlantedRow } from './slantedRow';
-
-/** Slanted rows found before, by container and room; one search shares them. */
-export type Slants = Map<string, SlantedRow | null>;
+import { Filling, LOW, type Ground, type Way } from './filling';
+import type { PlanAnswer, PlanContainer, PlanProblem } from './planTypes';
+import { isAllowed } from './shelfSettings';
 
 /** What is varied: the order of the groups and how much each type is liked. */
 export interface Genes {
@@ -31,129 +25,21 @@ export function mutate(genes: Genes, random: () => number): Genes {
   return { order, liking };
 }
 
-/** How a box finds its shelf and which way round it stands. */
-export interface Way {
-  /** On the shelf where it leaves the narrowest gap, instead of the lowest with room. */
-  tight: boolean;
-  /** Only the way round that takes less of the width. */
-  slim: boolean;
-}
-export const LOW: Way = { tight: false, slim: false };
-
-/** A plan while it is being filled: the floors, what is placed, what money and containers are left. */
-class Filling {
-  readonly placed: PlannedBin[] = [];
-  readonly free: Map<string, number>;
-  readonly byId: Map<string, PlanContainer>;
-  money: number;
-  private readonly floors: ShelfFloor[];
-  private readonly taken: Set<string>;
-  private serial = 0;
-
-  constructor(
-    private readonly problem: PlanProblem,
-    private readonly setting: Setting,
-    slants: Slants,
-    private readonly random: () => number,
-    private readonly noise: number,
-    private readonly way: Way = LOW,
-  ) {
-    const rooms = roomsAfter(problem, setting);
-    const bottoms = new Map(setting.map((one) => [one.shelfId, one.bottomTenthMm]));
-    this.floors = problem.shelves
-      .map((shelf) => new ShelfFloor(shelf.shelfId, rooms.get(shelf.shelfId)!, shelf.loadGrams, slants))
-      .sort((a, b) => bottoms.get(a.shelfId)! - bottoms.get(b.shelfId)!);
-    this.byId = new Map(problem.containers.map((one) => [one.containerId, one]));
-    this.free = new Map(problem.containers.map((one) => [one.containerId, one.free]));
-    this.money = problem.budgetMinor ?? 0;
-    // Locked bins keep their keys, whatever they are.
-    this.taken = new Set(problem.locked.map(({ key }) => key));
-    for (const bin of problem.locked) {
-      const type = this.byId.get(bin.containerId);
-      const floor = this.floors.find(({ shelfId }) => shelfId === bin.shelfId);
-      if (!type || !floor) continue;
-      floor.occupy(standingOf(bin, type), type.weightGrams);
-      this.placed.push(bin);
-      if (bin.buy) this.money -= type.priceMinor ?? 0;
-      else this.free.set(bin.containerId, (this.free.get(bin.containerId) ?? 0) - 1);
-    }
-  }
-
-  get isFull(): boolean {
-    return this.placed.length >= MOST_PLACED;
-  }
-
-  /** Onto the lowest shelf with room, on the floor before on others; with noise now and then the order is broken. */
-  put(type: PlanContainer, group: string | null, grams: number, buy: boolean): boolean {
-    const weight = type.weightGrams + grams;
-    if (this.isFull || (type.maxLoadGrams !== null && grams > type.maxLoadGrams)) return false;
-    const broken = this.noise > 0 && this.random() < this.noise;
-    const order = broken ? [...this.floors].reverse() : this.way.tight ? this.tightestFirst(type, weight) : this.floors;
-    for (const stacking of [false, true]) {
-      for (const floor of order) {
-        const standing = stacking ? floor.onStack(type, weight) : floor.place(type, weight, this.way.slim);
-        if (!standing) continue;
-        this.placed.push(plannedBin(standing, type, floor.shelfId, group, buy, this.nextKey()));
-        return true;
-      }
-    }
-    return false;
-  }
-
-  private tightestFirst(type: PlanContainer, weight: number): ShelfFloor[] {
-    const gaps = this.floors.map((floor) => ({ floor, gap: floor.gapFor(type, weight, this.way.slim) ?? Infinity }));
-    return gaps.sort((a, b) => a.gap - b.gap).map(({ floor }) => floor);
-  }
-
-  private nextKey(): string {
-    while (this.taken.has(`p${this.serial}`)) this.serial++;
-    return `p${this.serial++}`;
-  }
-
-  /** What groups still need, millilitres, by name. */
-  needs(): Map<string, number> {
-    const needs = new Map(this.problem.groups.map(({ name, volumeMl }) => [name, volumeMl]));
-    for (const { group, containerId } of this.placed) {
-      if (group === null || !needs.has(group)) continue;
-      needs.set(group, needs.get(group)! - this.byId.get(containerId)!.volumeMl * FILL_SHARE);
-    }
-    return needs;
-  }
-
-  answer(outside: ReadonlyMap<string, number>): PlanAnswer {
-    const { placed, setting } = this;
-    const bought = placed.filter(({ buy }) => buy);
-    const left = [...this.needs()]
-      .filter(([, need]) => need > 0.5)
-      .map(([group, need]) => ({ group, volumeMl: Math.round(need) }));
-    return {
-      placed,
-      shelves: setting,
-      left,
-      outside: [...outside].filter(([, count]) => count > 0).map(([containerId, count]) => ({ containerId, count })),
-      costMinor: bought.reduce((sum, { containerId }) => sum + (this.byId.get(containerId)?.priceMinor ?? 0), 0),
-      bought: bought.length,
-      stacked: placed.filter(({ liftTenthMm }) => liftTenthMm > 0).length,
-      freeMl: Math.round(this.floors.reduce((sum, floor) => sum + floor.freeMl(), 0)),
-      most: false,
-    };
-  }
+/** A plan that is built: how it is judged (see Filling.score), and the plan itself when it is asked for. */
+export interface Built {
+  score: number[];
+  answer(): PlanAnswer;
 }
 
 /** One plan, built greedily: groups in their order, each into the containers it likes best, on the lowest shelf with room. */
-export function buildPlan(
-  problem: PlanProblem,
-  setting: Setting,
-  genes: Genes,
-  slants: Slants,
-  random: () => number,
-  noise: number,
-): PlanAnswer {
-  const filling = new Filling(problem, setting, slants, random, noise);
-  const { free, byId } = filling;
+export function buildPlan(ground: Ground, genes: Genes, random: () => number, noise: number): Built {
+  const { problem, byId } = ground;
+  const filling = new Filling(ground, random, noise);
+  const free = new Map(problem.containers.map((one) => [one.containerId, one.free]));
+  for (const { type, buy } of filling.placed) if (!buy) free.set(type.containerId, free.get(type.containerId)! - 1);
   for (const at of genes.order) {
     const group = problem.groups[at]!;
-    let need = Math.max(0, filling.needs().get(group.name)!);
+    let need = Math.max(0, filling.needs.get(group.name)!);
     const gramsPerMl = group.volumeMl > 0 ? group.grams / group.volumeMl : 0;
     while (need > 0.5) {
       const types = rank(problem, genes, need, (one) => {
@@ -171,7 +57,7 @@ export function buildPlan(
       need -= byId.get(chosen.one.containerId)!.volumeMl * FILL_SHARE;
     }
   }
-  return filling.answer(new Map());
+  return { score: filling.score(), answer: () => filling.answer(new Map()) };
 }
 
 /** A single container that may be used: of the pool, or to be bought. */
@@ -203,66 +89,73 @@ export function boxesOf(problem: PlanProblem): Box[] {
 }
 
 /**
- * One plan from an order of single boxes: each where it finds room, for the group that needs most; with groups until all are
- * housed, without them until nothing more stands.
- *
- * @param used the boxes that stand are put into it
- * @param order indices into `boxes`; those that are bought are only bought while the money lasts
+ * One plan from an order of single boxes, box by box: each where it finds room, for the group that needs most; with groups until
+ * all are housed, without them until nothing more stands.
  */
-export function buildFromOrder(
-  problem: PlanProblem,
-  setting: Setting,
-  boxes: readonly Box[],
-  order: readonly number[],
-  slants: Slants,
-  random: () => number,
-  noise: number,
-  way: Way = LOW,
-  used: Set<number> | null = null,
-): PlanAnswer {
-  const filling = new Filling(problem, setting, slants, random, noise, way);
-  const needs = filling.needs();
-  const grams = new Map(
-    problem.groups.map(({ name, volumeMl, grams: all }) => [name, volumeMl > 0 ? all / volumeMl : 0]),
-  );
-  const outside = new Map<string, number>();
-  // One that found no room finds none later: what stands only becomes more.
-  const without = new Set<string>();
-  for (const at of order) {
-    const { type, buy } = boxes[at]!;
-    if (buy && type.priceMinor! > filling.money) continue;
-    if (filling.isFull && problem.groups.length > 0) break;
-    let group: string | null = null;
-    if (problem.groups.length > 0) {
-      for (const [name, need] of needs) if (need > 0.5 && (group === null || need > needs.get(group)!)) group = name;
-      if (group === null) break;
-    }
-    const holds = group === null ? 0 : Math.min(needs.get(group)!, type.volumeMl * FILL_SHARE);
-    const key = type.containerId;
-    const mass = group === null ? 0 : Math.round(holds * grams.get(group)!);
-    const stands = !(without.has(key) && mass === 0) && filling.put(type, group, mass, buy);
-    if (!stands) {
-      without.add(key);
-      if (!buy && group === null) outside.set(key, (outside.get(key) ?? 0) + 1);
-      continue;
-    }
-    used?.add(at);
-    if (buy) filling.money -= type.priceMinor!;
-    if (group !== null) needs.set(group, needs.get(group)! - type.volumeMl * FILL_SHARE);
-  }
-  if (problem.groups.length === 0) {
-    // Boxes beyond the most of a plan were never tried.
-    for (const type of problem.containers) {
-      const more = type.free - boxes.filter((box) => box.type === type && !box.buy).length - lockedOf(problem, type);
-      if (more > 0 && isAllowed(type, problem))
-        outside.set(type.containerId, (outside.get(type.containerId) ?? 0) + more);
-    }
-  }
-  return filling.answer(outside);
-}
+export class OrderedPlan implements Built {
+  /** For each box 1 when it stands. */
+  readonly used: Uint8Array;
+  /** Types that found no room: they find none later, for what stands only becomes more. */
+  private readonly without: PlanContainer[] = [];
+  private readonly filling: Filling;
 
-const lockedOf = (problem: PlanProblem, type: PlanContainer): number =>
-  problem.locked.filter(({ containerId, buy }) => containerId === type.containerId && !buy).length;
+  /**
+   * @param order indices of boxes; those that are bought are only bought while the money lasts
+   * @param noise how often the order of the shelves is turned round, 0 to 1
+   */
+  constructor(
+    private readonly ground: Ground,
+    private readonly boxes: readonly Box[],
+    order: readonly number[],
+    random: () => number,
+    noise = 0,
+    way: Way = LOW,
+  ) {
+    this.filling = new Filling(ground, random, noise, way);
+    this.used = new Uint8Array(boxes.length);
+    for (const at of order) if (!this.putOne(at)) break;
+  }
+
+  /** Answers whether it is worth going on. */
+  private putOne(at: number): boolean {
+    const { filling, ground, without } = this;
+    const { type, buy } = this.boxes[at]!;
+    if (buy && type.priceMinor! > filling.money) return true;
+    const byGroups = ground.problem.groups.length > 0;
+    if (filling.isFull && byGroups) return false;
+    let [group, need]: [string | null, number] = [null, 0.5];
+    if (byGroups) {
+      for (const [name, open] of filling.needs) if (open > need) [group, need] = [name, open];
+      if (group === null) return false;
+    }
+    const holds = Math.min(need, type.volumeMl * FILL_SHARE);
+    const mass = group === null ? 0 : Math.round(holds * ground.gramsPerMl.get(group)!);
+    const tried = without.includes(type);
+    if ((tried && mass === 0) || !filling.put(type, group, mass, buy)) {
+      if (!tried) without.push(type);
+      return true;
+    }
+    this.used[at] = 1;
+    if (buy) filling.money -= type.priceMinor!;
+    return true;
+  }
+
+  get score(): number[] {
+    return this.filling.score();
+  }
+
+  answer(): PlanAnswer {
+    const { problem } = this.ground;
+    const outside = new Map<string, number>();
+    if (problem.groups.length > 0) return this.filling.answer(outside);
+    for (const type of problem.containers) if (isAllowed(type, problem)) outside.set(type.containerId, type.free);
+    for (const { type, buy } of this.filling.placed) {
+      const count = outside.get(type.containerId);
+      if (!buy && count !== undefined) outside.set(type.containerId, count - 1);
+    }
+    return this.filling.answer(outside);
+  }
+}
 
 /** Free ones before bought ones; among each the one that leaves least unused, bent by how much it is liked. */
 function rank(
@@ -282,38 +175,3 @@ function rank(
   });
   return found.sort((a, b) => a.worse - b.worse);
 }
-
-const plannedBin = (
-  bin: Standing,
-  type: PlanContainer,
-  shelfId: string,
-  group: string | null,
-  buy: boolean,
-  key: string,
-): PlannedBin => ({
-  key,
-  containerId: type.containerId,
-  shelfId,
-  cxTenthMm: Math.round(bin.cx),
-  cyTenthMm: Math.round(bin.cy),
-  liftTenthMm: Math.round(bin.z),
-  degrees: bin.degrees,
-  group,
-  locked: false,
-  buy,
-});
-
-/** A planned bin as a body in its compartment. */
-export const standingOf = (
-  bin: Pick<PlannedBin, 'cxTenthMm' | 'cyTenthMm' | 'liftTenthMm' | 'degrees'>,
-  type: Pick<PlanContainer, 'widthTenthMm' | 'depthTenthMm' | 'heightTenthMm' | 'footShare'>,
-): Standing => ({
-  cx: bin.cxTenthMm,
-  cy: bin.cyTenthMm,
-  z: bin.liftTenthMm,
-  degrees: bin.degrees,
-  width: type.widthTenthMm,
-  depth: type.depthTenthMm,
-  height: type.heightTenthMm,
-  footShare: type.footShare,
-});

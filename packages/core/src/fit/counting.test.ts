@@ -1,5 +1,5 @@
 import type { Compartment, Obstacle, Standing } from './compartment';
-import { standingOf } from './buildPlan';
+import { standingOf } from './filling';
 import { fitContainer } from './fitContainer';
 import { searchPlan } from './planSpace';
 import { seededRandom } from './seededRandom';

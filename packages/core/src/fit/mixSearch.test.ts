@@ -1,6 +1,8 @@
 import highsLoader from 'highs';
-import { boxesOf, buildFromOrder } from './buildPlan';
-import { searchPlan, type PlanAnswer, type PlanContainer, type PlanProblem } from './planSpace';
+import { boxesOf, OrderedPlan } from './buildPlan';
+import { groundOf } from './filling';
+import { searchPlan } from './planSpace';
+import { type PlanAnswer, type PlanContainer, type PlanProblem } from './planTypes';
 import { seededRandom } from './seededRandom';
 import { settingNow } from './shelfSettings';
 import { plainRoom } from './spaceModel';
@@ -79,13 +81,14 @@ it('is seldom beaten by as many random orders of single boxes, and then by littl
       shelf: [whole(5000, 11_000), whole(2500, 5000), whole(1500, 4000)],
       box: () => [whole(1200, 4500), whole(1200, 4000), whole(900, 3500)],
     }));
+    const ground = groundOf(problem, settingNow(problem), new Map());
     const boxes = boxesOf(problem);
     const random = seededRandom(run);
     let orders = 0;
     for (let n = 0; n < 300; n++) {
       const order = boxes.map((_, at) => ({ at, key: random() })).sort((a, b) => a.key - b.key);
       const indices = order.map(({ at }) => at);
-      const answer = buildFromOrder(problem, settingNow(problem), boxes, indices, new Map(), random, 0);
+      const answer = new OrderedPlan(ground, boxes, indices, random).answer();
       orders = Math.max(orders, worth(answer));
     }
     const search = searchPlan(problem);

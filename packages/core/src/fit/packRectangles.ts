@@ -45,50 +45,66 @@ export function narrowestPlace(
   free: readonly FloorRect[],
   piece: PackPiece,
 ): (FloorRect & { turned: boolean; gap: number }) | null {
-  let best: (FloorRect & { turned: boolean; gap: number }) | null = null;
-  let bestShort = Infinity;
-  let bestLong = Infinity;
-  const ways = piece.mayTurn && piece.width !== piece.depth ? [false, true] : [false];
-  for (const room of free) {
-    for (const turned of ways) {
-      const [w, d] = turned ? [piece.depth, piece.width] : [piece.width, piece.depth];
-      const [restX, restY] = [room.width - w, room.depth - d];
+  let [best, turned, bestShort, bestLong] = [-1, false, Infinity, Infinity];
+  const mayTurn = piece.mayTurn && piece.width !== piece.depth;
+  for (let way = 0; way < (mayTurn ? 2 : 1); way++) {
+    const w = way === 0 ? piece.width : piece.depth;
+    const d = way === 0 ? piece.depth : piece.width;
+    for (let at = 0; at < free.length; at++) {
+      const restX = free[at]!.width - w;
+      const restY = free[at]!.depth - d;
       if (restX < 0 || restY < 0) continue;
-      const [short, long] = restX < restY ? [restX, restY] : [restY, restX];
-      if (short > bestShort || (short === bestShort && long >= bestLong)) continue;
-      best = { x: room.x, y: room.y, width: w, depth: d, turned, gap: short };
-      [bestShort, bestLong] = [short, long];
+      const short = restX < restY ? restX : restY;
+      if (short > bestShort) continue;
+      const long = restX < restY ? restY : restX;
+      // Of two that are alike the first rectangle is taken, and in it the way not turned.
+      if (short === bestShort && (long > bestLong || (long === bestLong && (way === 0 || at >= best)))) continue;
+      best = at;
+      turned = way === 1;
+      bestShort = short;
+      bestLong = long;
     }
   }
-  return best;
+  if (best < 0) return null;
+  const [width, depth] = turned ? [piece.depth, piece.width] : [piece.width, piece.depth];
+  return { x: free[best]!.x, y: free[best]!.y, width, depth, turned, gap: bestShort };
 }
 
+/** The maximal free rectangles after one is taken; the list given stays as it is. */
 export function cutOut(free: readonly FloorRect[], taken: FloorRect): FloorRect[] {
-  const left: FloorRect[] = [];
+  const { x, y } = taken;
+  const [right, back] = [x + taken.width, y + taken.depth];
   const whole: FloorRect[] = [];
-  const right = taken.x + taken.width;
-  const back = taken.y + taken.depth;
+  const left: FloorRect[] = [];
   for (const room of free) {
     const roomRight = room.x + room.width;
     const roomBack = room.y + room.depth;
-    if (taken.x >= roomRight || right <= room.x || taken.y >= roomBack || back <= room.y) {
+    if (x >= roomRight || right <= room.x || y >= roomBack || back <= room.y) {
       whole.push(room);
       continue;
     }
-    if (taken.x > room.x) left.push({ ...room, width: taken.x - room.x });
-    if (right < roomRight) left.push({ ...room, x: right, width: roomRight - right });
-    if (taken.y > room.y) left.push({ ...room, depth: taken.y - room.y });
-    if (back < roomBack) left.push({ ...room, y: back, depth: roomBack - back });
+    if (x > room.x) left.push({ x: room.x, y: room.y, width: x - room.x, depth: room.depth });
+    if (right < roomRight) left.push({ x: right, y: room.y, width: roomRight - right, depth: room.depth });
+    if (y > room.y) left.push({ x: room.x, y: room.y, width: room.width, depth: y - room.y });
+    if (back < roomBack) left.push({ x: room.x, y: back, width: room.width, depth: roomBack - back });
   }
-  const holds = (a: FloorRect, b: FloorRect): boolean =>
-    b.x >= a.x && b.y >= a.y && b.x + b.width <= a.x + a.width && b.y + b.depth <= a.y + a.depth;
-  const kept = left.filter(
-    (room, at) =>
-      !whole.some((other) => holds(other, room)) &&
-      !left.some((other, otherAt) => otherAt !== at && holds(other, room) && (!holds(room, other) || otherAt < at)),
-  );
-  return [...whole, ...kept];
+  const untouched = whole.length;
+  for (let at = 0; at < left.length; at++) if (!isHeld(left, at, whole, untouched)) whole.push(left[at]!);
+  return whole;
 }
+
+/** Whether a cut rectangle lies in an untouched one or in another cut one; of two that are alike the first stays. */
+function isHeld(cut: readonly FloorRect[], at: number, whole: readonly FloorRect[], untouched: number): boolean {
+  const room = cut[at]!;
+  for (let other = 0; other < untouched; other++) if (holds(whole[other]!, room)) return true;
+  for (let other = 0; other < cut.length; other++) {
+    if (other !== at && holds(cut[other]!, room) && (other < at || !holds(room, cut[other]!))) return true;
+  }
+  return false;
+}
+
+const holds = (a: FloorRect, b: FloorRect): boolean =>
+  b.x >= a.x && b.y >= a.y && b.x + b.width <= a.x + a.width && b.y + b.depth <= a.y + a.depth;
 
 export interface PackAnswer {
   packed: PackedPiece[];

@@ -1,7 +1,7 @@
 import type { HouseholdState } from '../household/HouseholdState';
 import type { ContainerRow, PlannedBin, PlanGroup } from '../household/registry';
 import { footShare, innerVolumeMl } from './container';
-import type { PlanContainer, PlanProblem } from './planSpace';
+import type { PlanContainer, PlanProblem } from './planTypes';
 import { modelSpace, type SpaceModel } from './spaceModel';
 
 /** What a container weighs when nobody weighed it: a guess from its volume, 60 g a litre. Own estimate. */

@@ -1,8 +1,9 @@
 import highsLoader from 'highs';
 import { slidesIn, standsFree } from './compartment';
 import { FILL_SHARE } from './container';
-import { standingOf } from './buildPlan';
-import { searchPlan, type PlanContainer, type PlanProblem } from './planSpace';
+import { standingOf } from './filling';
+import { searchPlan } from './planSpace';
+import { type PlanContainer, type PlanProblem } from './planTypes';
 import { roomsAfter } from './shelfSettings';
 import { overlap } from './turnedRectangle';
 import { seededRandom } from './seededRandom';

@@ -1,80 +1,11 @@
-import type { PlannedBin, PlanGroup } from '../household/registry';
-import {
-  boxesOf,
-  buildFromOrder,
-  buildPlan,
-  LOW,
-  mutate,
-  startingGenes,
-  type Box,
-  type Genes,
-  type Slants,
-  type Way,
-} from './buildPlan';
+import { boxesOf, buildPlan, mutate, OrderedPlan, startingGenes, type Box, type Built, type Genes } from './buildPlan';
 import { FILL_SHARE } from './container';
-import type { Compartment } from './compartment';
-import { seededRandom } from './seededRandom';
-import type { ShelfFrame } from './spaceModel';
+import { groundOf, type Ground, type Slants } from './filling';
+import type { PlanAnswer, PlanContainer, PlanProblem, Setting } from './planTypes';
 import { rowsExactly } from './rowsExactly';
-import { otherSettings, roomsAfter, settingNow, type Setting } from './shelfSettings';
-import type { HolePattern } from './shelfHeights';
+import { seededRandom } from './seededRandom';
+import { otherSettings, settingNow } from './shelfSettings';
 
-/** A container type that may be used, with how many are free and what another one costs. */
-export interface PlanContainer {
-  containerId: string;
-  widthTenthMm: number;
-  depthTenthMm: number;
-  heightTenthMm: number;
-  footShare: number;
-  stackPitchTenthMm: number | null;
-  volumeMl: number;
-  weightGrams: number;
-  maxLoadGrams: number | null;
-  /** Of the pool: not in use elsewhere. */
-  free: number;
-  /** Null: not for sale, only what is there. */
-  priceMinor: number | null;
-  family: string;
-}
-export interface PlanShelf {
-  shelfId: string;
-  bottomTenthMm: number;
-  room: Compartment;
-  /** What the room is made of, for when the shelf is moved; without it the room itself is taken apart. */
-  frame?: ShelfFrame;
-  loadGrams: number | null;
-  adjustable: boolean;
-  /** One of the shelves that lie above each other in the body: their neighbours limit its height. */
-  inBody: boolean;
-}
-export interface PlanProblem {
-  shelves: readonly PlanShelf[];
-  holes: HolePattern | null;
-  holeCount: number;
-  /** Inner height of the space. */
-  heightTenthMm: number;
-  containers: readonly PlanContainer[];
-  /** Empty: as many containers as possible are to stand, free ones first, biggest first, then bought ones. */
-  groups: readonly PlanGroup[];
-  locked: readonly PlannedBin[];
-  budgetMinor: number | null;
-  family: string | null;
-  moveShelves: boolean;
-  seed: number;
-}
-export interface PlanAnswer {
-  placed: PlannedBin[];
-  shelves: { shelfId: string; bottomTenthMm: number; movedHoles: number }[];
-  /** Groups with volume that found no container, and containers that found no place. */
-  left: { group: string; volumeMl: number }[];
-  outside: { containerId: string; count: number }[];
-  costMinor: number;
-  bought: number;
-  stacked: number;
-  freeMl: number;
-  /** Proven that nothing can be better, by all that a plan is judged by. */
-  most: boolean;
-}
 export interface PlanSearch {
   /** Tries some more ways; answers whether it is worth going on. */
   step(tries: number): boolean;
@@ -95,61 +26,56 @@ export function searchPlan(problem: PlanProblem): PlanSearch {
   const random = seededRandom(problem.seed);
   const slants: Slants = new Map();
   const now = settingNow(problem);
+  const ground = groundOf(problem, now, slants);
   const boxes = boxesOf(problem);
   const byGroups = problem.groups.length > 0;
   const starts = startingOrders(boxes);
   const volume = boxes.reduce((sum, { type }) => sum + type.volumeMl, 0);
-  const fromOrder = (
-    setting: Setting,
-    order: readonly number[],
-    noise: number,
-    way: Way,
-    used: Set<number> | null = null,
-  ): PlanAnswer => buildFromOrder(problem, setting, boxes, order, slants, random, noise, way, used);
   const first = byGroups
-    ? buildPlan(problem, now, startingGenes(problem), slants, random, 0)
-    : fromOrder(now, starts[0]!, 0, LOW);
-  let best = { answer: first, score: scoreOf(first, problem) };
+    ? buildPlan(ground, startingGenes(problem), random, 0)
+    : new OrderedPlan(ground, boxes, starts[0]!, random);
+  let best = { answer: first.answer(), score: first.score };
   let version = 1;
-  const offer = (answer: PlanAnswer): number[] => {
-    const score = scoreOf(answer, problem);
+  const offer = (plan: Built): number[] => {
+    const { score } = plan;
     if (isLess(score, best.score)) {
-      best = { answer, score };
+      best = { answer: plan.answer(), score };
       version++;
     }
     return score;
   };
-  const lines = newLines(now, problem, starts);
+  const newLines = (setting: Setting): Line[] =>
+    [false, true].map((tight) => newLine(groundOf(problem, setting, slants), tight, starts));
+  const lines = newLines(now);
   // Other shelf heights take longer to find; they come after the first answer, one at each try.
   const settings = otherSettings(problem, now);
   let tries = 0;
   const tryRows = (): void => {
-    const rooms = roomsAfter(problem, now);
-    const upwards = [...problem.shelves].sort((a, b) => a.bottomTenthMm - b.bottomTenthMm);
     const rows = rowsExactly(
       boxes,
-      upwards.map(({ shelfId }) => rooms.get(shelfId)!),
+      ground.shelves.map(({ room }) => room),
     );
-    if (rows) offer(fromOrder(now, rows, 0, { tight: false, slim: true }));
+    if (rows) offer(new OrderedPlan(ground, boxes, rows, random, 0, { tight: false, slim: true }));
   };
   const tryOne = (): void => {
     const next = settings.next();
-    if (!next.done) lines.push(...newLines(next.value, problem, starts));
+    if (!next.done) lines.push(...newLines(next.value));
     if (tries === 0 && !byGroups) tryRows();
     const line = lines[tries++ % lines.length]!;
-    if (byGroups && tries % 3 === 0) {
+    if (byGroups && tries % GROUP_TURN === 0) {
       const genes = mutate(line.genes, random);
       const before = version;
-      offer(buildPlan(problem, line.setting, genes, slants, random, random() < 0.5 ? 0 : 0.3));
+      offer(buildPlan(line.ground, genes, random, random() < 0.5 ? 0 : 0.3));
       if (version > before || random() < 0.05) line.genes = genes;
       return;
     }
     const start = line.starts.shift();
     const anew = line.stale > STALE;
-    const order = start ?? (anew ? ownedFirst(shuffled(line.order, random), boxes) : nudged(line, boxes, random));
-    const used = new Set<number>();
-    const way = { tight: line.tight, slim: random() < 0.25 };
-    const score = offer(fromOrder(line.setting, order, random() < 0.85 ? 0 : 0.3, way, used));
+    const far = anew || random() < FAR;
+    const order = start ?? ownedFirst(far ? shuffled(line.order, random) : nudged(line, boxes, random), boxes);
+    const way = { tight: line.tight, slim: random() < SLIM };
+    const plan = new OrderedPlan(line.ground, boxes, order, random, random() < PLAIN ? 0 : NOISE, way);
+    const score = offer(plan);
     // What is left over or outside decides where the walk goes; a little worse is gone along with, now and then.
     const worth = score[0]! + score[1]!;
     const slack = volume * SLACK * random() * random();
@@ -157,10 +83,14 @@ export function searchPlan(problem: PlanProblem): PlanSearch {
       line.stale = line.least === null || worth < line.least - 0.5 ? 0 : line.stale + 1;
       line.least = anew ? worth : Math.min(worth, line.least ?? worth);
       if (anew) line.stale = 0;
-      [line.order, line.worth, line.used] = [order, worth, used];
+      [line.order, line.worth, line.used] = [order, worth, plan.used];
     } else line.stale++;
   };
-  const isThrough = (): boolean => isPerfect(best.answer, boxes, problem);
+  let judged = { version: 0, perfect: false };
+  const isThrough = (): boolean => {
+    if (judged.version !== version) judged = { version, perfect: isPerfect(best.answer, boxes, problem) };
+    return judged.perfect;
+  };
   return {
     step(count) {
       for (let n = 0; n < count && !isThrough(); n++) tryOne();
@@ -173,14 +103,14 @@ export function searchPlan(problem: PlanProblem): PlanSearch {
 
 /** A way of setting the shelves with the order of boxes that did best on it. */
 interface Line {
-  setting: Setting;
+  ground: Ground;
   genes: Genes;
   /** Whether boxes go where they leave the narrowest gap, or low. */
   tight: boolean;
   starts: number[][];
   order: number[];
-  /** The boxes of that order that stand. */
-  used: ReadonlySet<number>;
+  /** For each box 1 when it stands in that order. */
+  used: Uint8Array;
   /** Of that order, and the least since it was begun anew. */
   worth: number | null;
   least: number | null;
@@ -188,20 +118,26 @@ interface Line {
 }
 
 /** Tries without anything better before an order is thrown over. */
-const STALE = 250;
+const STALE = 150;
 /** How much worse an order may be to be gone along with, as a share of the volume of all boxes. */
-const SLACK = 0.03;
+const SLACK = 0.01;
+/** Share of tries with boxes only the way round that takes less of the width. */
+const SLIM = 0.05;
+/** Share of tries far from the line's order: what a walk in small steps does not come upon. */
+const FAR = 0.5;
+/** With groups every so many tries go by the order of groups instead of single boxes. */
+const GROUP_TURN = 9;
+/** Share of tries without noise, and how often the others turn the order of the shelves round. */
+const PLAIN = 0.95;
+const NOISE = 0.3;
 
-const newLines = (setting: Setting, problem: PlanProblem, starts: readonly number[][]): Line[] =>
-  [false, true].map((tight) => ({ ...newLine(setting, problem, starts), tight }));
-
-const newLine = (setting: Setting, problem: PlanProblem, starts: readonly number[][]): Line => ({
-  setting,
-  tight: false,
-  used: new Set(),
-  genes: startingGenes(problem),
+const newLine = (ground: Ground, tight: boolean, starts: readonly number[][]): Line => ({
+  ground,
+  genes: startingGenes(ground.problem),
+  tight,
   starts: [...starts],
   order: starts[0]!,
+  used: new Uint8Array(0),
   worth: null,
   least: null,
   stale: 0,
@@ -229,13 +165,13 @@ function startingOrders(boxes: readonly Box[]): number[][] {
 function nudged({ order, used }: Line, boxes: readonly Box[], random: () => number): number[] {
   const next = [...order];
   const pick = (): number => Math.floor(random() * next.length);
-  if (used.size > 0 && used.size < order.length && random() < 0.5) {
+  const standing = used.reduce((sum, one) => sum + one, 0);
+  if (standing > 0 && standing < order.length && random() < 0.5) {
     // One that stands nowhere comes to the turn of one that stands.
-    const of = (stands: boolean): number[] => next.flatMap((box, at) => (used.has(box) === stands ? [at] : []));
-    const [ins, outs] = [of(true), of(false)];
-    const [a, b] = [ins[Math.floor(random() * ins.length)]!, outs[Math.floor(random() * outs.length)]!];
+    const a = placeOf(next, used, 1, Math.floor(random() * standing));
+    const b = placeOf(next, used, 0, Math.floor(random() * (order.length - standing)));
     [next[a], next[b]] = [next[b]!, next[a]!];
-    return ownedFirst(next, boxes);
+    return next;
   }
   for (let changes = random() < 0.7 ? 1 : 2 + Math.floor(random() * 2); changes > 0 && next.length > 1; changes--) {
     let [a, b] = [pick(), pick()];
@@ -246,19 +182,26 @@ function nudged({ order, used }: Line, boxes: readonly Box[], random: () => numb
       next.splice(b, 0, moved!);
     }
   }
-  return ownedFirst(next, boxes);
+  return next;
 }
 
-const ownedFirst = (order: number[], boxes: readonly Box[]): number[] => [
-  ...order.filter((at) => !boxes[at]!.buy),
-  ...order.filter((at) => boxes[at]!.buy),
-];
+/** The place in an order of the nth box that stands, or of the nth that does not. */
+function placeOf(order: readonly number[], used: Uint8Array, stands: 0 | 1, nth: number): number {
+  let left = nth;
+  return order.findIndex((box) => used[box] === stands && left-- === 0);
+}
 
+const ownedFirst = (order: number[], boxes: readonly Box[]): number[] =>
+  boxes.at(-1)?.buy ? [...order.filter((at) => !boxes[at]!.buy), ...order.filter((at) => boxes[at]!.buy)] : order;
+
+/** The order with all of it, or every now and then only some of its places, shuffled. */
 function shuffled(order: readonly number[], random: () => number): number[] {
+  const share = random() < 0.5 ? 1 : 0.2 + 0.4 * random();
+  const places = order.map((_, at) => at).filter(() => share === 1 || random() < share);
   const next = [...order];
-  for (let at = next.length - 1; at > 0; at--) {
-    const other = Math.floor(random() * (at + 1));
-    [next[at], next[other]] = [next[other]!, next[at]!];
+  for (let at = places.length - 1; at > 0; at--) {
+    const [a, b] = [places[at]!, places[Math.floor(random() * (at + 1))]!];
+    [next[a], next[b]] = [next[b]!, next[a]!];
   }
   return next;
 }
@@ -281,27 +224,6 @@ function isPerfect(answer: PlanAnswer, boxes: readonly Box[], problem: PlanProbl
   const alike = new Set(boxes.map(({ type }) => type.volumeMl)).size === 1;
   const low = highest === 0 || (alike && highest <= Math.min(...bottoms.values()));
   return problem.locked.length === 0 && low && answer.placed.length <= fewest;
-}
-
-function scoreOf(answer: PlanAnswer, problem: PlanProblem): number[] {
-  const bottom = new Map(answer.shelves.map((one) => [one.shelfId, one.bottomTenthMm]));
-  const byId = new Map(problem.containers.map((one) => [one.containerId, one]));
-  const lifting = answer.placed.reduce(
-    (sum, one) => sum + (byId.get(one.containerId)?.volumeMl ?? 0) * ((bottom.get(one.shelfId) ?? 0) + one.liftTenthMm),
-    0,
-  );
-  return [
-    answer.left.reduce((sum, { volumeMl }) => sum + volumeMl, 0),
-    -answer.placed
-      .filter(() => problem.groups.length === 0)
-      .reduce((sum, one) => sum + (byId.get(one.containerId)?.volumeMl ?? 0), 0),
-    answer.costMinor,
-    answer.bought,
-    answer.shelves.filter(({ movedHoles }) => movedHoles !== 0).length,
-    answer.stacked,
-    answer.placed.length,
-    lifting,
-  ];
 }
 
 const isLess = (a: readonly number[], b: readonly number[]): boolean => {

@@ -1,6 +1,6 @@
 import type { Box } from './buildPlan';
 import type { Compartment } from './compartment';
-import type { PlanContainer } from './planSpace';
+import type { PlanContainer } from './planTypes';
 
 /** Steps before the search answers with what it has. */
 const STEPS = 200_000;

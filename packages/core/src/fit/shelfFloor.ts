@@ -13,30 +13,79 @@ interface Kind {
   stackPitchTenthMm: number | null;
 }
 
-/** One shelf being filled: what stands on it, what room is free, what it carries. */
-export class ShelfFloor {
-  private readonly bins: Standing[] = [];
-  private readonly stacks: { containerId: string; foot: Standing; count: number }[] = [];
-  /** Free rectangles by which obstacles are in the way at a height. */
-  private readonly free = new Map<string, FloorRect[]>();
-  private grams = 0;
+/** A shelf with nothing on it, and its free floor for bins of a height. Shared by all that fill the same space. */
+export class EmptyShelf {
+  /** By height: which of the floors. */
+  private readonly known = new Map<number, number>();
+  private readonly floors: { key: string; rects: FloorRect[] }[] = [];
 
   constructor(
     readonly shelfId: string,
-    private readonly room: Compartment,
-    private readonly loadGrams: number | null,
-    /** Slanted rows found before, shared by all that fill the same space. */
-    private readonly rows: Map<string, SlantedRow | null>,
+    readonly bottomTenthMm: number,
+    readonly room: Compartment,
+    readonly loadGrams: number | null,
+    /** Slanted rows found before. */
+    readonly rows: Map<string, SlantedRow | null>,
   ) {}
 
-  /**
-   * Puts one on the floor where it leaves the narrowest gap, or at a slant where it fits in no other way.
-   *
-   * @param slim only the way round that takes less of the shelf's width
-   */
-  place(kind: Kind, weightGrams: number, slim = false): Standing | null {
+  /** A number for the obstacles that are in the way of a bin this high: bins with one number have one free floor. */
+  floorAt(height: number): number {
+    const known = this.known.get(height);
+    if (known !== undefined) return known;
+    const { room } = this;
+    const lift = room.access === 'front' ? room.lip : 0;
+    const inTheWay = room.obstacles.filter((one) => one.z < height + lift);
+    const key = inTheWay.map((one) => room.obstacles.indexOf(one)).join();
+    let at = this.floors.findIndex((floor) => floor.key === key);
+    if (at < 0) at = this.floors.push({ key, rects: emptyFloor(room, inTheWay) }) - 1;
+    this.known.set(height, at);
+    return at;
+  }
+
+  rectsOf(floor: number): FloorRect[] {
+    return this.floors[floor]!.rects;
+  }
+}
+
+/** Within the way in, less what is in the way; what stands in the way of pushing in takes all that is behind it, too. */
+function emptyFloor(room: Compartment, inTheWay: readonly FloorRect[]): FloorRect[] {
+  const front = room.access === 'front';
+  let rects: FloorRect[] = [
+    { x: front ? room.openingLeft : 0, y: 0, width: front ? room.openingWidth : room.width, depth: room.depth },
+  ];
+  for (const one of inTheWay) rects = cutOut(rects, front ? { ...one, depth: room.depth - one.y } : one);
+  return rects;
+}
+
+/** One shelf being filled: what stands on it, what room is free, what it carries. */
+export class ShelfFloor {
+  private readonly room: Compartment;
+  private readonly bins: Standing[] = [];
+  private readonly stacks: { containerId: string; foot: Standing; count: number }[] = [];
+  /** Free rectangles by the number of the floor (see EmptyShelf.floorAt), where they were asked for. */
+  private readonly free: (FloorRect[] | undefined)[] = [];
+  private grams = 0;
+
+  /** @param slim bins stand only the way round that takes less of the shelf's width */
+  constructor(
+    private readonly shelf: EmptyShelf,
+    private readonly slim: boolean,
+  ) {
+    this.room = shelf.room;
+  }
+
+  get shelfId(): string {
+    return this.shelf.shelfId;
+  }
+
+  get bottomTenthMm(): number {
+    return this.shelf.bottomTenthMm;
+  }
+
+  /** Puts one on the floor where it leaves the narrowest gap, or at a slant where it fits in no other way. */
+  place(kind: Kind, weightGrams: number): Standing | null {
     if (kind.heightTenthMm > this.room.height || !this.carries(weightGrams)) return null;
-    const { piece, turn } = this.pieceOf(kind, slim);
+    const { piece, turn } = this.pieceOf(kind);
     const place = narrowestPlace(this.freeAt(kind.heightTenthMm), piece);
     if (place) {
       const quarter = place.turned !== turn;
@@ -47,13 +96,13 @@ export class ShelfFloor {
   }
 
   /** How narrow a gap one would leave on the floor; null when there is no room for it. */
-  gapFor(kind: Kind, weightGrams: number, slim = false): number | null {
+  gapFor(kind: Kind, weightGrams: number): number | null {
     if (kind.heightTenthMm > this.room.height || !this.carries(weightGrams)) return null;
-    const { piece } = this.pieceOf(kind, slim);
-    return narrowestPlace(this.freeAt(kind.heightTenthMm), piece)?.gap ?? null;
+    return narrowestPlace(this.freeAt(kind.heightTenthMm), this.pieceOf(kind).piece)?.gap ?? null;
   }
 
-  private pieceOf({ widthTenthMm: w, depthTenthMm: d }: Kind, slim: boolean): { piece: PackPiece; turn: boolean } {
+  private pieceOf({ widthTenthMm: w, depthTenthMm: d }: Kind): { piece: PackPiece; turn: boolean } {
+    const { slim } = this;
     const turn = slim && Math.max(w, d) <= this.room.depth && d < w;
     const mayTurn = !slim || Math.max(w, d) > this.room.depth;
     return { piece: { width: turn ? d : w, depth: turn ? w : d, value: 1, mayTurn }, turn };
@@ -67,13 +116,13 @@ export class ShelfFloor {
     const { width, depth, openingWidth, obstacles } = this.room;
     const shape = obstacles.map((one) => [one.x, one.y, one.z, one.width, one.depth].join(' ')).join();
     const key = [kind.containerId, width, depth, openingWidth, shape].join('/');
-    let row = this.rows.get(key);
+    let row = this.shelf.rows.get(key);
     if (row === undefined) {
       row = findSlantedRow(
         { width: kind.widthTenthMm, depth: kind.depthTenthMm, height: kind.heightTenthMm, footShare: kind.footShare },
         this.room,
       );
-      this.rows.set(key, row);
+      this.shelf.rows.set(key, row);
     }
     if (!row?.getsIn) return null;
     const bin = row.bins.find((one) => this.bins.every((other) => other.z > 0 || !overlap(one, other)));
@@ -100,7 +149,10 @@ export class ShelfFloor {
     this.bins.push(bin);
     this.grams += weightGrams;
     const box = floorBox(bin);
-    for (const [key, rects] of this.free) this.free.set(key, cutOut(rects, box));
+    for (let at = 0; at < this.free.length; at++) {
+      const rects = this.free[at];
+      if (rects) this.free[at] = cutOut(rects, box);
+    }
   }
 
   /** Free volume over this shelf, millilitres, by outside measures. */
@@ -110,7 +162,7 @@ export class ShelfFloor {
   }
 
   private carries(grams: number): boolean {
-    return this.loadGrams === null || this.grams + grams <= this.loadGrams;
+    return this.shelf.loadGrams === null || this.grams + grams <= this.shelf.loadGrams;
   }
 
   private body(kind: Kind, cx: number, cy: number, degrees: number): Standing {
@@ -128,27 +180,18 @@ export class ShelfFloor {
 
   private take(kind: Kind, bin: Standing, weightGrams: number): Standing {
     this.occupy(bin, weightGrams);
-    this.stacks.push({ containerId: kind.containerId, foot: bin, count: 1 });
+    if (kind.stackPitchTenthMm !== null) this.stacks.push({ containerId: kind.containerId, foot: bin, count: 1 });
     return bin;
   }
 
   /** Within the way in, less what is in the way of a bin this high, less the bins that stand. */
   private freeAt(height: number): FloorRect[] {
-    const { room } = this;
-    const lift = room.access === 'front' ? room.lip : 0;
-    const inTheWay = room.obstacles.filter((one) => one.z < height + lift);
-    const key =
-      inTheWay.length === room.obstacles.length ? 'all' : inTheWay.map((one) => room.obstacles.indexOf(one)).join();
-    const known = this.free.get(key);
+    const at = this.shelf.floorAt(height);
+    const known = this.free[at];
     if (known) return known;
-    const front = room.access === 'front';
-    let rects: FloorRect[] = [
-      { x: front ? room.openingLeft : 0, y: 0, width: front ? room.openingWidth : room.width, depth: room.depth },
-    ];
-    // What stands in the way of pushing in takes all that is behind it, too.
-    for (const one of inTheWay) rects = cutOut(rects, front ? { ...one, depth: room.depth - one.y } : one);
+    let rects = this.shelf.rectsOf(at);
     for (const bin of this.bins) rects = cutOut(rects, floorBox(bin));
-    this.free.set(key, rects);
+    this.free[at] = rects;
     return rects;
   }
 }

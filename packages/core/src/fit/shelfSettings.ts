@@ -1,6 +1,6 @@
 import type { Compartment } from './compartment';
 import { MOST_STACKED, stackCount } from './container';
-import type { PlanAnswer, PlanContainer, PlanProblem, PlanShelf } from './planSpace';
+import type { PlanContainer, PlanProblem, PlanShelf, Setting } from './planTypes';
 import { countSame } from './sameContainers';
 import { frameOf, roomOver } from './spaceModel';
 import { bestShelfHoles, holeOf, surfaceAt, type HolePattern } from './shelfHeights';
@@ -9,9 +9,6 @@ import { bestShelfHoles, holeOf, surfaceAt, type HolePattern } from './shelfHeig
 const MOST_SETTINGS = 6;
 /** Blocks tried to count one type on one floor: a rough count is enough to set shelves by. */
 const FLOOR_BUDGET = 20_000;
-
-/** Where each shelf's surface lies. */
-export type Setting = PlanAnswer['shelves'];
 
 /** The shelves as they are. */
 export const settingNow = (problem: PlanProblem): Setting =>

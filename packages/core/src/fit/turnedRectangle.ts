@@ -26,6 +26,7 @@ const radians = (degrees: number): number => (degrees * Math.PI) / 180;
  * @example boundingBox(600, 90, 90) //=> { width: 90, depth: 600 } up to rounding
  */
 export function boundingBox(width: number, depth: number, degrees: number): { width: number; depth: number } {
+  if (degrees === 0) return { width, depth };
   const [sin, cos] = [Math.abs(Math.sin(radians(degrees))), Math.abs(Math.cos(radians(degrees)))];
   return { width: width * cos + depth * sin, depth: width * sin + depth * cos };
 }
