@@ -121,7 +121,13 @@ function countOf(
   };
 }
 
+/** `half and half`, the cream: both halves are its name. */
+const isHalfAndHalf = (atoms: readonly Atom[], at: number): boolean =>
+  phraseEnd(atoms, at, ['half', 'and', 'half']) !== null;
+
 function numberSpans(atoms: readonly Atom[], at: number): Span[] {
+  if (isHalfAndHalf(atoms, at)) return [{ from: at, to: at + 3, points: POINTS.glued, value: { kind: 'name_number' } }];
+  if (isHalfAndHalf(atoms, at - 2)) return [];
   const number = numberAt(atoms, at);
   if (!number || isPrice(atoms, at, number.next)) return [];
   const spans: Span[] = [];
@@ -129,6 +135,8 @@ function numberSpans(atoms: readonly Atom[], at: number): Span[] {
   const range = rangeAt(atoms, at, number);
   if (range) spans.push(range);
   addNameNumbers(atoms, at, number, add);
+  // `2% milk`, `70 % alcohol`: a share counts nothing.
+  if (signAt(atoms, number.next) === '%' || /^0{2,4}$/.test(atoms[at]!.text)) return spans;
   addMeasures(atoms, at, add);
   addPacks(atoms, at, number, add);
   if (number.weak) {

@@ -36,7 +36,7 @@ export class DateReader {
 
   /** All that may be a date, with the words that say what it means, at an atom. */
   spans(at: number): Span[] {
-    return [...this.withWords(at), ...this.bare(at), ...this.period(at)];
+    return [...this.withWords(at), ...this.apart(at), ...this.bare(at), ...this.period(at)];
   }
 
   private written(from: number, to: number): string {
@@ -125,6 +125,27 @@ export class DateReader {
       }
     }
     return spans;
+  }
+
+  /** `opened milk 3 days ago`: the word stands first, its day last, the thing between them. */
+  private apart(at: number): Span[] {
+    const meaning = meaningsAt(this.atoms, 0).find(({ words }) => words.length === 1);
+    if (!meaning || meaning.field === 'expiresOn' || this.atoms.length < 3) return [];
+    if (at === 0) {
+      const dated = this.atoms.some((_, other) => other > 1 && this.lastDay(other, meaning) !== null);
+      return dated ? [{ from: 0, to: 1, points: POINTS.state + 1, value: { kind: 'filler' } }] : [];
+    }
+    const said = at > 1 ? this.lastDay(at, meaning) : null;
+    if (!said) return [];
+    return [this.span(at, said.to, POINTS.dateWithWord + this.weight(at, said.to), meaning, said)];
+  }
+
+  /** A day that has been, in words, as the last of the line. */
+  private lastDay(at: number, meaning: DateMeaning): Said | null {
+    const end = this.atoms.length;
+    const last = wordAt(this.atoms, end - 1);
+    if (last !== 'ago' && last !== 'yesterday' && last !== 'today') return null;
+    return this.readings(at, facingOf(meaning)).find(({ to }) => to === end) ?? null;
   }
 
   private span(

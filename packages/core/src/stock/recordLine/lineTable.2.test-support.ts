@@ -239,7 +239,12 @@ mince frozen 1 nov use by 3/11/26 => + | mince | ub 2026-11-03 | frozen 2026-11-
 milk unopened 1 l => + | milk | 1 l
 
 ## numbers nobody explains | dmy
-eggs 12 => + | eggs 12 | ?number_in_name
+eggs 12 => +12 | eggs
+printer ink 12 => + | printer ink 12 | ?number_in_name
+coat hangers 12 => +12 | coat hangers
+light bulbs e14 4 => +4 | light bulbs e14
+ski boots 42 => + | ski boots 42 | ?number_in_name
+candles 2027 => + | candles 2027 | ?number_in_name
 paint 7035 => + | paint 7035 | ?number_in_name
 rice 3 blue => + | rice 3 blue | ?number_in_name
 tomatoes 2027 => + | tomatoes 2027 | ?number_in_name
@@ -250,7 +255,7 @@ eggs 6, milk 2 => + | eggs 6, milk 2 | ?number_in_name | ?leftover
 key 12/45 => + | key 12/45 | ?leftover
 bolt 3/8/9/1 => + | bolt 3/8/9/1 | ?leftover
 4006381333931 biscuits => + | 4006381333931 biscuits | ?leftover
-eggs12 => + | eggs12 | ?number_in_name
+eggs12 => +12 | eggs
 phone 555-1234 => +555 | phone | ?how_many 555 1234
 rice - 2 kg => -2 kg | rice | ?which_reading
 - rice => - | rice | ?which_reading

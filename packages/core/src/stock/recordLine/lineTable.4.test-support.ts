@@ -120,4 +120,32 @@ cumin;2 jars;exp 2027 => +2 jar | cumin | bb 2027-12-31
 2 candles bl1 b3y => +2 | candles | ?which_place
 2 candles (BL1-B3X) => +2 | candles | @BL1B3X
 2 candles at BL1-B3X, #xmas => +2 | candles | @BL1B3X | #xmas
+
+## edges: shares, shares of what is there, who got it | dmy | home
+2% milk 1 gallon => + | 2% milk | 1 gal
+70% alcohol 500 ml x2 => +2 | 70% alcohol | 500 ml
+half and half 1 pint => + | half and half | 1 pt
+2 half and half => +2 | half and half
+20ish candles => +20 | candles
+20-ish candles => +20 | candles
+opened olive oil 3 days ago => + | olive oil | opened 2026-11-22 | *
+cooked chili yesterday => + | chili | cooked 2026-11-24
+made jam 3 jars 2 days ago => +3 jar | jam | made 2026-11-23
+gave 3 eggs to our neighbour => -3 | eggs | given_away | *
+used half the rice => - kg | rice | * | ?how_many
+half the eggs used => - | eggs | * | ?how_many
+used all the rice => =0 | rice | *
+## edges: signs, packs and noughts | dmy | home
+tea bags 2x80 => + | tea bags 2x80 | ?which_reading
+screws 4x40 => + | screws 4x40
+duvet 135x200 => + | duvet 135x200
+eggs-1 => -1 | eggs | * | ?which_reading
+omega-3 60 caps => +60 capsule | omega-3
+pasta flour 00 1kg => + | pasta flour 00 | 1 kg
+stock take: 5 eggs => =5 | eggs | *
+inventory eggs 5 => =5 | eggs | *
+recount eggs 5 => =5 | eggs | *
+1 000 screws => +1000 | screws
+got 5 tins tomatoes left => =5 tin | tomatoes | *
+dropped 1 jar jam => -1 jar | jam | broken
 `;

@@ -12,6 +12,8 @@ const CLASSES = [AMOUNT_LINES, OTHER_LINES, LATER_LINES, EDGE_LINES].flatMap(cla
 
 /** Whether a figure in a name has a word beside it that makes it part of the name, or is itself more than a plain number. */
 function belongsToName(words: readonly string[], at: number): boolean {
+  // `flour 00`: noughts before nothing are no number.
+  if (/^0{2,4}$/.test(words[at]!)) return true;
   const beside = (word: string | undefined): string => (word ?? '').toLowerCase().replace(/[^\p{L}]/gu, '');
   const [before, after] = [beside(words[at - 1]), beside(words[at + 1])];
   if (/^[°%"]/.test(words[at + 1] ?? '')) return true;

@@ -38,14 +38,15 @@ export const ACTION_PHRASES: readonly ActionPhrase[] = [
   ...phrase('amount_or_end', 'take', 'went off|gone off|went bad|gone bad|spoiled|went mouldy|mouldy', {
     reason: 'spoiled',
   }),
-  ...phrase('amount_or_end', 'take', 'broke|smashed', { reason: 'broken' }),
+  ...phrase('amount_or_end', 'take', 'broke|smashed|dropped|shattered|cracked', { reason: 'broken' }),
+  ...phrase('amount_or_end', 'take', 'spilled|spilt', { reason: 'other' }),
   ...phrase('amount_or_end', 'take', 'used|drunk|use|eat|sold|lost|fed|remove'),
   ...phrase('amount', 'take', 'gave', { reason: 'given_away' }),
   ...phrase('amount', 'take', 'take|take out|minus|less|out|took me'),
   ...phrase(
     'any',
     'take',
-    'used up|finished off|took last|used last|ate last|drank last|finished last|used my last|used the rest of the|used the rest of|ate the rest of|drank the rest of|used the last of the|finished off the|finished the last|used up the last|used the last|took the last|ate the last|drank the last|finished the',
+    'used up|finished off|took last|used last|ate last|drank last|finished last|used my last|used the rest of the|used the rest of|used all the|used all of the|used all our|ate all the|ate all of the|drank all the|drank all of the|took all the|ate the rest of|drank the rest of|used the last of the|finished off the|finished the last|used up the last|used the last|took the last|ate the last|drank the last|finished the',
     {
       none: true,
     },
@@ -66,11 +67,12 @@ export const ACTION_PHRASES: readonly ActionPhrase[] = [
     "we're out of|i'm out of|we've run out of|we ran out of|we have no|we have no more|out of|ran out of|run out of|we are out of|all out of|no more|none left of|no longer any",
     { none: true },
   ),
+  ...phrase('start', 'count', 'stock take|stocktake|stock check|inventory|recount|recounted|count of|counted the'),
   ...phrase('end', 'count', 'none left|ran out|run out|all out|none', { none: true }),
   ...phrase(
     'amount',
     'count',
-    "count|counted|just|there's|there's only|there are|there is|there are still|there is still|still|still have|have|have got|now|now only|only|down to|total|in total|in stock|left|we have|we still have",
+    "count|counted|just|there's|there's only|there are|there is|there are still|there is still|still|still have|have|have got|got left|now|now only|only|down to|total|in total|in stock|left|we have|we still have",
   ),
   ...phrase(
     'end',
@@ -91,6 +93,10 @@ export const VAGUE: readonly { words: readonly string[]; options: readonly numbe
     .split('|')
     .map((said) => ({ words: said.split(' '), options: [2, 3, 4, 5] })),
   ...'many|lots of|a lot of|loads of|plenty of|a bit of|a little|dozens of|a bunch more|various|multiple|heaps of|umpteen'
+    .split('|')
+    .map((said) => ({ words: said.split(' '), options: [] })),
+  // A share of what is there: how much that is, nobody knows from the line.
+  ...'half the|half of the|half my|half of my|half our|half of our|a quarter of the|quarter of the|a third of the|two thirds of the|three quarters of the'
     .split('|')
     .map((said) => ({ words: said.split(' '), options: [] })),
 ];
@@ -129,6 +135,9 @@ export const ABOUT = new Set([
   'exactly',
 ]);
 
+/** Verbs after which `to …` at the end says to whom. */
+export const GIVEN = new Set(['gave', 'give', 'given', 'gifted', 'donated']);
+
 /** Words between the parts that say nothing on their own. */
 export const FILLERS = new Set(['each', 'the', 'per', 'apiece', 'ea']);
 
@@ -138,6 +147,14 @@ export const ADJECTIVES = new Set(
     'white black blue red green yellow grey gray brown pink purple orange beige navy cream dark light pale small large big medium ' +
     'tiny huge long short tall wide narrow thick thin old new clean dirty single double king queen twin full empty plain striped ' +
     'spotted round square fresh dried frozen cooked raw whole sliced chopped ground soft hard cheap spare mixed assorted'
+  ).split(' '),
+);
+
+/** Plurals that a number after them gives the size of, or that are no things. */
+export const NUMBERED_PLURALS = new Set(
+  (
+    'boots shoes trainers sneakers sandals slippers wellies wellingtons skates skis jeans trousers pants leggings shorts tights socks bras ' +
+    'gloves nappies diapers needles bits drills hooks pencils brushes nibs nozzles rings windows times years days hours pages colours colors'
   ).split(' '),
 );
 

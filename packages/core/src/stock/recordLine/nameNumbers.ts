@@ -11,6 +11,7 @@ export function addNameNumbers(atoms: readonly Atom[], at: number, number: Numbe
   const name = { kind: 'name_number' } as const;
   const { next } = number;
   const noun = wordAt(atoms, next);
+  if (/^0{2,4}$/.test(atoms[at]!.text)) add(at + 1, POINTS.glued, name);
   if (signAt(atoms, next) === '%') add(next + 1, POINTS.nameNumber + 1, name);
   if (signAt(atoms, next) === '°')
     add(wordAt(atoms, next + 1).length === 1 ? next + 2 : next + 1, POINTS.nameNumber + 1, name);

@@ -54,6 +54,7 @@ const glued = (atom: Atom | undefined): boolean => atom !== undefined && !atom.s
 export function numberAt(atoms: readonly Atom[], at: number, afterDash = false): NumberReading | null {
   const plain = pointFirst(atoms, at) ?? digitsAt(atoms, at, afterDash) ?? wordsAt(atoms, at);
   if (!plain) return null;
+  if (!plain.inWords) plain.next = afterIsh(atoms, plain.next);
   const whole = plain.thousandths % 1000 === 0;
   const dozenAt = word(atoms, plain.next);
   if ((dozenAt === 'dozen' || dozenAt === 'dozens' || dozenAt === 'doz') && !plain.asDecimal) {
@@ -63,6 +64,12 @@ export function numberAt(atoms: readonly Atom[], at: number, afterDash = false):
   if (half)
     return bounded({ ...plain, thousandths: plain.thousandths + half.thousandths, next: half.next, weak: false });
   return bounded(plain);
+}
+
+/** `20ish`, `20-ish`. */
+function afterIsh(atoms: readonly Atom[], next: number): number {
+  const at = isSign(atoms[next], '-') && glued(atoms[next]) ? next + 1 : next;
+  return word(atoms, at) === 'ish' && glued(atoms[at]) ? at + 1 : next;
 }
 
 const bounded = (reading: NumberReading): NumberReading | null =>
@@ -169,6 +176,19 @@ function groupsAt(
   let next = at + 1;
   for (;;) {
     const [mark, more] = [atoms[next], atoms[next + 1]];
+    // `1 000`: a blank before three noughts parts thousands.
+    if (
+      digits.length < 3 &&
+      isDigits(mark) &&
+      mark.text === '000' &&
+      mark.spaceBefore &&
+      sign === null &&
+      digits[0]!.length <= 3
+    ) {
+      digits.push(mark.text);
+      next += 1;
+      continue;
+    }
     if (!mark || mark.kind !== 'sign' || !glued(mark) || !isDigits(more) || !glued(more)) break;
     if (mark.text !== ',' && mark.text !== '.' && mark.text !== "'") break;
     if (sign !== null && mark.text !== sign) return null;

@@ -1,6 +1,6 @@
 import { readCode } from '../../spaces/nookCode';
 import type { Atom } from './atoms';
-import { ACTION_PHRASES, FILLERS, NOT_READ, type ActionPhrase } from './lineWords';
+import { ACTION_PHRASES, FILLERS, GIVEN, NOT_READ, type ActionPhrase } from './lineWords';
 import { numberAt } from './numbers';
 import { isGlued, phraseEnd, POINTS, signAt, wordAt, type Span } from './spans';
 import { countWord, measureUnit } from './units';
@@ -103,7 +103,10 @@ function signAction(line: string, atoms: readonly Atom[], at: number): Span[] {
   const sign = signAt(atoms, at);
   if (sign !== '-' && sign !== '+' && sign !== '=') return [];
   if (!atoms[at]!.spaceBefore) {
-    return sign === '=' && numberAt(atoms, at + 1) ? [signSpan(line, atoms, at, sign, POINTS.sign)] : [];
+    if (sign === '=' && numberAt(atoms, at + 1)) return [signSpan(line, atoms, at, sign, POINTS.sign)];
+    // `milk-1` as the last of the line: perhaps one less.
+    const last = sign === '-' && wordAt(atoms, at - 1) !== '' && numberAt(atoms, at + 1)?.next === atoms.length;
+    return last ? [signSpan(line, atoms, at, sign, POINTS.loneSign)] : [];
   }
   const number = numberAt(atoms, at + 1);
   const glued = isGlued(atoms, at + 1);
@@ -123,7 +126,9 @@ function signSpan(line: string, atoms: readonly Atom[], at: number, sign: '-' | 
 /** `no rice left`, `no towels`, `0 towels`, `zero towels`. */
 function noneOfIt(line: string, atoms: readonly Atom[], at: number): Span | null {
   const said = wordAt(atoms, at);
-  const zero = (said === 'zero' || atoms[at]?.kind === 'digits') && numberAt(atoms, at)?.thousandths === 0;
+  // `00` is a kind of flour.
+  const digit = atoms[at]?.kind === 'digits' && !/^0\d/.test(atoms[at]!.text);
+  const zero = (said === 'zero' || digit) && numberAt(atoms, at)?.thousandths === 0;
   if (said !== 'no' && !zero) return null;
   if (said === 'no' && (at > 0 || atoms[at + 1]?.kind !== 'word')) return null;
   let next = zero ? numberAt(atoms, at)!.next : at + 1;
@@ -243,6 +248,13 @@ export class ThingReader {
   }
 }
 
+/** Index after the last of the words that follow each other from an atom. */
+function wordsEnd(atoms: readonly Atom[], at: number): number {
+  let end = at;
+  while (wordAt(atoms, end) !== '') end += 1;
+  return end;
+}
+
 /** What says nothing: signs between the parts, `each`, a spoken `comma`. */
 export function fillerSpan(atoms: readonly Atom[], at: number): Span | null {
   const { kind, text } = atoms[at]!;
@@ -257,6 +269,13 @@ export function fillerSpan(atoms: readonly Atom[], at: number): Span | null {
     return text === '-' || text === '/' || text === '*' || text === '@' || text === '#' ? span(-1) : null;
   }
   if (text === 'comma') return span(1.2);
+  // `got 5 tins left`: what is left is said at the end.
+  if (text === 'got' && at === 0 && /^(left|remaining|over)$/.test(wordAt(atoms, atoms.length - 1)))
+    return span(POINTS.action + 1);
+  if (text === 'to' && at > 1 && GIVEN.has(wordAt(atoms, 0)) && wordAt(atoms, at + 1) !== '') {
+    const to = wordsEnd(atoms, at + 1);
+    if (to === atoms.length) return span(0.9, to);
+  }
   if (text === 'full' && wordAt(atoms, at + 1) === 'stop') return span(1.2, at + 2);
   if (FILLERS.has(text)) return span(text === 'the' ? 0.9 : 0.1);
   if (/^(unopened|sealed)$/.test(text) && at > 0 && (isAtEnd(atoms, at + 1) || atoms[at + 1]!.kind === 'digits'))

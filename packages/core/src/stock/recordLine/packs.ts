@@ -69,6 +69,16 @@ function strengthEnd(atoms: readonly Atom[], at: number): number {
   return measuredAt(atoms, at + 1)?.next ?? measureAt(atoms, at + 1)?.next ?? at;
 }
 
+/** Packs that one buys at once, thousandths (own choice). */
+const MOST_PACKS = 12_000;
+/** Things that two figures with an x between them are the size of. */
+const SIZED: ReadonlySet<string> = new Set(
+  (
+    'screw screws bolt bolts nail nails dowel dowels plug plugs rawlplugs nut nuts washer washers tack tacks staple staples hook hooks ' +
+    'bracket brackets batten battens plank planks board boards timber wood lens lenses print prints photo photos frame frames lego tile tiles'
+  ).split(' '),
+);
+
 /** `6 x 400 g`, `2 x 6 pack`, `case of 12`, `2 cases of 12 tins`, `6-pack`, `2 6-packs`. */
 export function addPacks(atoms: readonly Atom[], at: number, number: NumberReading, add: AddSpan): void {
   if (number.weak || number.thousandths === 0) return;
@@ -238,8 +248,10 @@ function addProduct(
     return;
   }
   const unit = unitAfter(atoms, inner.next, total);
-  // `2x12` may be two packs of twelve; `4x40` is a screw.
-  const perhapsPacks = Math.max(outer.thousandths, inner.thousandths) <= 24_000;
+  // `2x12` and `tea bags 2x80` may be two packs of so many; `4x40` of screws is a size.
+  const perhapsPacks =
+    Math.max(outer.thousandths, inner.thousandths) <= 24_000 ||
+    (outer.thousandths <= MOST_PACKS && inner.thousandths >= 20_000 && !atoms.some(({ text }) => SIZED.has(text)));
   if (isGlued(atoms, inner.next - 1) && !unit) {
     add(inner.next, perhapsPacks ? POINTS.product : POINTS.sidesBare, { kind: 'name_number' });
   }

@@ -121,7 +121,7 @@ describe('saving a line', () => {
     ['tomatoes exp 45/3', false, 'open_question'],
     ['-2 nothing known', false, 'unknown_item'],
     ['200 g lanterns', true, 'unit_mismatch'],
-    ['lanterns 12', false, 'open_question'],
+    ['lantern 12', false, 'open_question'],
     ['a few lanterns', true, 'open_question'],
   ])('keeps “%s” word for word', (line, knows, why) => {
     const { plan, state } = save(line, knows);

@@ -257,9 +257,9 @@ const ASKED_DAY_FIRST: Case[] = [
   ],
   ['tomatoes exp 99', { expiresOn: null, questions: [{ kind: 'date_unreadable', field: 'expiresOn', written: '99' }] }],
   [
-    'eggs 12',
+    'printer ink 12',
     {
-      name: 'eggs 12',
+      name: 'printer ink 12',
       quantityGiven: false,
       questions: [{ kind: 'number_in_name', written: '12', thousandths: n(12) }],
     },

@@ -3,7 +3,7 @@ import { convertMeasure } from '../convertMeasure';
 import { ONE_THOUSANDTHS } from '../quantity';
 import type { Atom } from './atoms';
 import { periodEnd } from './dateSpans';
-import { ADJECTIVES } from './lineWords';
+import { ADJECTIVES, NUMBERED_PLURALS } from './lineWords';
 import {
   BLANK,
   type LineHabits,
@@ -14,11 +14,15 @@ import {
 } from './lineReading';
 import type { Cover } from './search';
 import { POINTS, type Span, type SpanValue } from './spans';
-import type { KnownThing } from './thingNames';
+import { isOnlyPlural, type KnownThing } from './thingNames';
 import { isContent, isMeasure, mayHoldMany } from './units';
 
-/** A bare number after a known thing counts it up to here; above, it may be a number of a colour or a type. */
+/**
+ * A bare number after a known thing counts it up to the first, after a plural (`coat hangers 12`) up to the second; above, it may be
+ * a number of a colour or a type (own choice).
+ */
 const LARGEST_BARE_COUNT = 100_000;
+const LARGEST_AFTER_PLURAL = 500_000;
 
 export interface Settled {
   reading: LineReading;
@@ -138,7 +142,8 @@ class Settling {
       if (assumed) this.points -= 1;
     }
     const sign = this.all('action').find(({ from }) => this.atoms[from]!.text === '-' && from > 0);
-    const doubtfulSign = sign && this.atoms[sign.from]!.spaceAfter;
+    // `milk - 1` and `milk-1`; `milk -1` is clear.
+    const doubtfulSign = sign && this.atoms[sign.from]!.spaceBefore === this.atoms[sign.from]!.spaceAfter;
     const bullet = this.atoms[0]?.text === '-' && this.atoms[1]?.kind === 'word' && first?.from === 0;
     if (doubtfulSign || bullet) this.points += POINTS.loneSign;
     if (doubtfulSign || bullet) {
@@ -180,9 +185,11 @@ class Settling {
     }
     if (value.how !== 'bare' || span.from < this.nameFrom) return;
     const directed = this.all('action').length > 0;
-    const known = this.thing !== null && span.from >= this.nameTo && value.thousandths <= LARGEST_BARE_COUNT;
+    const after = span.from >= this.nameTo && value.thousandths % 1000 === 0;
+    const known = this.thing !== null && value.thousandths <= LARGEST_BARE_COUNT;
+    const plural = value.thousandths <= LARGEST_AFTER_PLURAL && this.namesSeveral();
     if (directed) this.points += 1;
-    else if (known && value.thousandths % 1000 === 0) this.points -= 0.5;
+    else if (after && (known || plural)) this.points -= 0.5;
     else {
       // The number stays in the name until somebody says that it counts.
       this.points -= 1.5;
@@ -192,6 +199,16 @@ class Settling {
       reading.name = nameOf(this.text, this.atoms, this.cover.spans, span);
       this.ask({ kind: 'number_in_name', written, thousandths: value.thousandths });
     }
+  }
+
+  /** Whether the last word of the name that is no model or size is a plural that is not sold by number, as boots are. */
+  private namesSeveral(): boolean {
+    const words = this.nameSpans
+      .filter(({ value }) => value.kind !== 'name_number')
+      .flatMap(({ from, to }) => this.atoms.slice(from, to))
+      .filter(({ kind, text }) => kind === 'word' && text.length > 2)
+      .map(({ text }) => text);
+    return words.length > 0 && isOnlyPlural(words.at(-1)!) && !words.some((word) => NUMBERED_PLURALS.has(word));
   }
 
   private settleAmount(span: Span & { value: Of<'amount'> }): void {
@@ -301,7 +318,8 @@ class Settling {
     const measured = this.thing !== null && isMeasure(this.thing.unit);
     if (!measured || reading.quantityGiven || reading.openedOn !== null) return;
     reading.unit = this.thing!.unit;
-    this.ask({ kind: 'how_many', written: reading.name, options: [] });
+    if (reading.questions.every(({ kind }) => kind !== 'how_many'))
+      this.ask({ kind: 'how_many', written: reading.name, options: [] });
   }
 
   /** A bare date that lies behind, or is only a weekday or `25/3`, may mean anything. */

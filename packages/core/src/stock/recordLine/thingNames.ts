@@ -47,6 +47,9 @@ function wordKey(word: string): string {
   return key;
 }
 
+/** Whether a word can only be a plural: `hangers`, not `rice` or `glass`. */
+export const isOnlyPlural = (word: string): boolean => pluralize.isPlural(word) && !pluralize.isSingular(word);
+
 /** Keys of the words of a name, in order. */
 export function wordKeys(name: string): string[] {
   const folded = foldText(name);
