@@ -15,7 +15,9 @@ function belongsToName(words: readonly string[], at: number): boolean {
   // `flour 00`: noughts before nothing are no number.
   if (/^0{2,4}$/.test(words[at]!)) return true;
   const beside = (word: string | undefined): string => (word ?? '').toLowerCase().replace(/[^\p{L}]/gu, '');
-  const [before, after] = [beside(words[at - 1]), beside(words[at + 1])];
+  // `2 1/2 mg` is one figure.
+  const next = /^\d\/\d$/.test(words[at + 1] ?? '') ? at + 2 : at + 1;
+  const [before, after] = [beside(words[at - 1]), beside(words[next])];
   if (/^[°%"]/.test(words[at + 1] ?? '')) return true;
   if (BEFORE_A_NUMBER.has(before) || NUMBER_NOUNS.has(after) || NUMBER_NOUNS_BEFORE_A_THING.has(after)) return true;
   return ['x', 'in', 'w', 'v', 'mg', 'mm', 'cm', 'inch', 'ft'].some((word) => word === before || word === after);
