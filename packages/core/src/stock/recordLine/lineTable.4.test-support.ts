@@ -148,4 +148,6 @@ recount eggs 5 => =5 | eggs | *
 1 000 screws => +1000 | screws
 got 5 tins tomatoes left => =5 tin | tomatoes | *
 dropped 1 jar jam => -1 jar | jam | broken
+cleaning vinegar 5 l canister => +5 l | cleaning vinegar | 5 l | *
+milk all used up => =0 | milk | *
 `;

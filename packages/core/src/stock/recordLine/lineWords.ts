@@ -56,7 +56,7 @@ export const ACTION_PHRASES: readonly ActionPhrase[] = [
   ...phrase(
     'end',
     'take',
-    'gone|all gone|is gone|are gone|empty|is empty|all used|all eaten|is finished|are finished|is out|are out',
+    'gone|all gone|all used up|is all used up|is used up|is gone|are gone|empty|is empty|all used|all eaten|is finished|are finished|is out|are out',
     {
       none: true,
     },

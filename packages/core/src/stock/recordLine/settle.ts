@@ -252,11 +252,12 @@ class Settling {
     }
   }
 
-  /** `6 x 400 g rice` of rice that is kept in kg is 2.4 kg. */
+  /** `6 x 400 g rice` of rice that is kept in kg is 2.4 kg; `vinegar 5 l canister` is one of 5 l. */
   private keptByMeasure(count: Span | undefined): void {
     const { reading } = this;
     const unit = this.thing?.unit;
-    if (unit === undefined || !isMeasure(unit) || !count || !reading.packSize || reading.quantityThousandths === 0)
+    const counted = count !== undefined || this.one('size')?.value.unit !== undefined;
+    if (unit === undefined || !isMeasure(unit) || !counted || !reading.packSize || reading.quantityThousandths === 0)
       return;
     const each = convertMeasure(reading.packSize.amountThousandths, reading.packSize.unit, unit);
     if (each === null) return;
