@@ -1,0 +1,207 @@
+/**
+ * How fast the screens answer: the built app in Chromium with the CPU slowed four times, over the demo home as it is and grown
+ * to 10,000 items, 25,000 lots and 75,000 retired rows. `npm run bench:screens`; it wants the app built.
+ */
+import { chromium, type Page } from '@playwright/test';
+import type { ItemRow, LotRow } from '@ours/core';
+import { HomeServer } from '../e2e/HomeServer';
+import { launchOptions } from '../e2e/launchOptions';
+import { quantile, table } from './table';
+
+const SLOWDOWN = 4;
+const COMMAND_SETTLES_MS = 4000;
+const WORDS = ['rice', 'soup', 'candle', 'towel', 'batt'];
+const SCREENS = [
+  { name: 'Find', path: '/', ready: 'Where you were' },
+  { name: 'Nooks', path: '/nooks', ready: 'Containers' },
+  { name: 'Restock', path: '/restock', ready: 'Running out' },
+  { name: 'Rounds', path: '/rounds', ready: 'Ends within two weeks' },
+] as const;
+
+interface Growth {
+  items: number;
+  retired: number;
+}
+interface Measured {
+  coldMs: number;
+  openMs: Map<string, number>;
+  /** The longest task after a command, by the screen that is open. */
+  taskMs: Map<string, number>;
+  keysMs: number[];
+  megabytes: number;
+}
+
+/** Rows beside the demo home's own, written where the app keeps its rows. Runs in the page. */
+async function grow({ items, retired }: Growth): Promise<void> {
+  const { name } = (await indexedDB.databases()).find((one) => one.name?.startsWith('nook-'))!;
+  const db = await new Promise<IDBDatabase>((done, fail) => {
+    const opening = indexedDB.open(name!);
+    opening.onsuccess = () => done(opening.result);
+    opening.onerror = () => fail(opening.error);
+  });
+  const read = await new Promise<{ entity: string; row: Record<string, unknown> }[]>((done) => {
+    const asking = db.transaction('rows').objectStore('rows').getAll();
+    asking.onsuccess = () => done(asking.result);
+  });
+  const known = read
+    .filter(({ entity, row }) => entity === 'item' && !row.retired)
+    .map(({ row }) => row as never as ItemRow);
+  const lots = read
+    .filter(({ entity, row }) => entity === 'lot' && !row.retired)
+    .map(({ row }) => row as never as LotRow);
+  let seed = 7;
+  const pick = <T>(from: readonly T[]): T => {
+    seed = (Math.imul(seed, 1_664_525) + 1_013_904_223) >>> 0;
+    return from[seed % from.length]!;
+  };
+  const words = [...new Set(known.flatMap((item) => item.name.split(/[ ,]+/)))].filter((word) => word.length > 2);
+  const tx = db.transaction('rows', 'readwrite');
+  const put = (entity: string, row: Record<string, unknown> & { id: string }): void =>
+    void tx.objectStore('rows').put({ entity, row }, [entity, row.id]);
+  for (let at = known.length; at < items; at++) {
+    const base = pick(known);
+    put('item', { ...base, id: `item-${at}`, name: `${pick(words)} ${pick(words)} ${pick(words)} ${at}`, seq: 1 });
+    for (let lot = 0; lot < (at % 2 === 0 ? 3 : 2); lot++)
+      put('lot', { ...pick(lots), id: `lot-${at}-${lot}`, itemId: `item-${at}`, seq: 1 });
+  }
+  for (let at = 0; at < retired; at++) put('lot', { ...pick(lots), id: `gone-${at}`, retired: true, seq: 1 });
+  await new Promise((done) => {
+    tx.oncomplete = done;
+  });
+  db.close();
+}
+
+/** Milliseconds of the longest task, and until two frames after something was done in the page. */
+async function watched(page: Page, deed: () => Promise<unknown>, settle: number): Promise<number> {
+  await page.evaluate(() => {
+    const scope = globalThis as unknown as { longest: number; watch?: PerformanceObserver };
+    scope.longest = 0;
+    scope.watch?.disconnect();
+    scope.watch = new PerformanceObserver((list) => {
+      for (const entry of list.getEntries()) scope.longest = Math.max(scope.longest, entry.duration);
+    });
+    scope.watch.observe({ type: 'longtask' });
+  });
+  await deed();
+  await page.waitForTimeout(settle);
+  return page.evaluate(() => (globalThis as unknown as { longest: number }).longest);
+}
+
+/** Milliseconds from a press on a link of the bar until the screen's words are painted. */
+function opened(page: Page, name: string, ready: string): Promise<number> {
+  return page.evaluate(
+    async ([link, words]) => {
+      const button = document.querySelector<HTMLElement>(`nav [aria-label="${link}"]`)!;
+      await new Promise((done) => requestAnimationFrame(() => setTimeout(done)));
+      const started = performance.now();
+      button.click();
+      const isThere = (): boolean => document.body.innerText.includes(words!);
+      while (!isThere()) await new Promise((done) => requestAnimationFrame(() => setTimeout(done)));
+      return performance.now() - started;
+    },
+    [name, ready],
+  );
+}
+
+async function measure(server: HomeServer, growth: Growth | null): Promise<Measured> {
+  const browser = await chromium.launch(launchOptions);
+  const page = await browser.newPage({ viewport: { width: 390, height: 844 } });
+  await page.goto(server.url);
+  await page.getByRole('button', { name: 'Open the demo home' }).click();
+  await page.getByText('Where you were').waitFor();
+  await page.waitForTimeout(2000);
+  if (growth) {
+    await page.goto(`${server.url}/favicon.ico`);
+    await page.evaluate(grow, growth);
+  }
+  const devtools = await page.context().newCDPSession(page);
+  await devtools.send('Emulation.setCPUThrottlingRate', { rate: SLOWDOWN });
+
+  const started = performance.now();
+  await page.goto(server.url);
+  await page.getByTestId('find').fill('rice');
+  await page.getByTestId('answer').waitFor();
+  const coldMs = performance.now() - started;
+  await page.waitForTimeout(3000);
+
+  const keysMs: number[] = [];
+  await page.evaluate(() => {
+    const scope = globalThis as unknown as { keys: number[] };
+    scope.keys = [];
+    addEventListener(
+      'keydown',
+      (event) => {
+        const at = event.timeStamp;
+        requestAnimationFrame(() => setTimeout(() => scope.keys.push(performance.now() - at)));
+      },
+      true,
+    );
+  });
+  for (const word of WORDS) {
+    await page.getByTestId('find').fill('');
+    await page.getByTestId('find').pressSequentially(word, { delay: 250 });
+  }
+  keysMs.push(...(await page.evaluate(() => (globalThis as unknown as { keys: number[] }).keys)));
+
+  const openMs = new Map<string, number>();
+  const taskMs = new Map<string, number>();
+  await page.getByTestId('find').fill('');
+  for (const { name, ready } of [...SCREENS.slice(1), SCREENS[0]]) {
+    openMs.set(name, await opened(page, name, ready));
+    await page.waitForTimeout(400);
+  }
+  // A command made in another tab of this browser, as it comes in while a screen is open here.
+  const other = await page.context().newPage();
+  await other.goto(server.url);
+  await other.getByTestId('find').fill('lantern wire hook');
+  await other.getByTestId('answer').getByRole('button', { name: 'Look inside' }).click();
+  const take = other.getByRole('button', { name: /^−1, take one/ }).first();
+  await take.waitFor({ timeout: 60_000 });
+  for (const { name } of SCREENS) {
+    await page.bringToFront();
+    await page.getByRole('navigation').getByRole('link', { name }).click();
+    await page.waitForTimeout(1500);
+    taskMs.set(name, await watched(page, () => take.click(), COMMAND_SETTLES_MS));
+  }
+  await other.close();
+  await devtools.send('HeapProfiler.collectGarbage');
+  const { usedSize } = (await devtools.send('Runtime.getHeapUsage')) as { usedSize: number };
+  await browser.close();
+  return { coldMs, openMs, taskMs, keysMs, megabytes: usedSize / 1e6 };
+}
+
+export async function benchScreens(): Promise<void> {
+  const server = await HomeServer.create();
+  const rows: (string | number)[][] = [
+    [
+      'home',
+      'cold open to first answer ms',
+      'key to result ms, median',
+      'p95',
+      ...SCREENS.map(({ name }) => `${name} opens ms`),
+      ...SCREENS.map(({ name }) => `${name} longest task ms`),
+      'memory MB',
+    ],
+  ];
+  try {
+    for (const growth of [null, { items: 10_000, retired: 75_000 }]) {
+      const { coldMs, openMs, taskMs, keysMs, megabytes } = await measure(server, growth);
+      rows.push([
+        growth ? '10,000 items' : 'demo home',
+        coldMs,
+        quantile(keysMs, 0.5),
+        quantile(keysMs, 0.95),
+        ...SCREENS.map(({ name }) => openMs.get(name)!),
+        ...SCREENS.map(({ name }) => taskMs.get(name)!),
+        megabytes,
+      ]);
+    }
+  } finally {
+    await server.stop();
+  }
+  // One row for each figure: there are more of them than homes.
+  const turned = rows[0]!.map((_, at) => rows.map((row) => row[at]!));
+  table(`Screens, CPU slowed ${SLOWDOWN} times`, turned);
+}
+
+await benchScreens();
