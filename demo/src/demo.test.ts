@@ -5,8 +5,7 @@ import {
   foldLedger,
   HouseholdState,
   layOutFront,
-  lotsDueSoon,
-  lowItems,
+  stockOf,
   modelSpace,
   type LedgerEvent,
   type LotRow,
@@ -73,8 +72,8 @@ describe('the demo home', () => {
   });
 
   it('has things low, things ending and everything drawn to scale', () => {
-    expect(lowItems(state).length).toBeGreaterThan(8);
-    expect(lotsDueSoon(state, TODAY).length).toBeGreaterThan(8);
+    expect(stockOf(state).lowItems().length).toBeGreaterThan(8);
+    expect(stockOf(state).dueUntil(TODAY).length).toBeGreaterThan(8);
     for (const space of state.all('space')) {
       const view = layOutFront(space, state.shelvesOf(space.id), (id) => state.binsIn(id));
       expect([space.name, view.assumed]).toEqual([space.name, false]);

@@ -18,7 +18,7 @@ export * from './stock/ledger';
 export { LotJournal, type LotHistory } from './stock/LotJournal';
 export * from './stock/quantity';
 export * from './stock/stockPlans';
-export * from './stock/attention';
+export * from './stock/StockView';
 export { convertMeasure } from './stock/convertMeasure';
 export {
   opensOneOf,

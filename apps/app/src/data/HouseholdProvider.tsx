@@ -1,16 +1,14 @@
 import type { Me } from '@ours/contracts';
 import { HouseholdState, type Op } from '@ours/core';
-import { useMutation, useQuery, useQueryClient } from '@tanstack/react-query';
+import { useMutation } from '@tanstack/react-query';
 import { createContext, useCallback, useContext, useEffect, useState, type ReactNode } from 'react';
-import { HouseholdStore, type RunOutcome } from './HouseholdStore';
+import { useSyncExternalStoreWithSelector } from 'use-sync-external-store/shim/with-selector';
+import { HouseholdStore, type RunOutcome, type Snapshot } from './HouseholdStore';
 import { browserPorts } from './browserPorts';
 import { SyncEngine, type Connection } from './SyncEngine';
 
-export interface Snapshot {
-  store: HouseholdStore;
-  state: HouseholdState;
-  version: number;
-}
+/** Retired rows are read once the first screen has had time to be drawn. */
+const ASIDE_AFTER_MS = 2500;
 
 interface HouseholdContextValue {
   me: Me;
@@ -20,10 +18,8 @@ interface HouseholdContextValue {
 }
 
 const HouseholdContext = createContext<HouseholdContextValue | null>(null);
-const keyOf = (householdId: string) => ['household', householdId] as const;
-const snapshotOf = (store: HouseholdStore): Snapshot => ({ store, state: store.state, version: store.version });
 
-/** Opens the household on this device, keeps it in step with the server, and makes it a query that screens read. */
+/** Opens the household on this device, keeps it in step with the server, and lets screens read it. */
 export function HouseholdProvider({
   me,
   loading,
@@ -36,7 +32,6 @@ export function HouseholdProvider({
   failed: ReactNode;
   children: ReactNode;
 }) {
-  const queries = useQueryClient();
   const [store, setStore] = useState<HouseholdStore | null>(null);
   const [connection, setConnection] = useState<Connection>('connecting');
   const [engine, setEngine] = useState<SyncEngine | null>(null);
@@ -56,9 +51,7 @@ export function HouseholdProvider({
         if (cancelled) return fresh.close();
         opened = fresh;
         let queued = fresh.waiting.length + fresh.refused.length;
-        queries.setQueryData(keyOf(householdId), snapshotOf(fresh));
         fresh.subscribe(() => {
-          queries.setQueryData(keyOf(householdId), snapshotOf(fresh));
           const now = fresh.waiting.length + fresh.refused.length;
           if (now !== queued) channel?.postMessage('queue');
           queued = now;
@@ -71,6 +64,9 @@ export function HouseholdProvider({
             data === 'nudge' ? engine.wake() : void fresh.rereadQueue();
         }
         sync.start();
+        setTimeout(() => {
+          if (!cancelled) void fresh.loadAside();
+        }, ASIDE_AFTER_MS);
         setEngine(sync);
         setStore(fresh);
       },
@@ -82,7 +78,7 @@ export function HouseholdProvider({
       opened?.close();
       channel?.close();
     };
-  }, [householdId, accountId, role, personId, queries]);
+  }, [householdId, accountId, role, personId]);
 
   const syncNow = useCallback(() => void engine?.sync(), [engine]);
   if (broken) return <>{failed}</>;
@@ -96,20 +92,37 @@ export function useHouseholdContext(): HouseholdContextValue {
   return value;
 }
 
-/** What a screen needs of the household, computed anew after each change. */
+/**
+ * What a screen needs of the household. It is drawn anew when that is another: a value, or an object or array of values one of
+ * which is another. Whoever takes the whole state, or a function over it, is drawn anew after each change.
+ */
 export function useHousehold<T>(select: (snapshot: Snapshot) => T): T {
   const { store } = useHouseholdContext();
-  const { data } = useQuery({
-    queryKey: keyOf(store.householdId),
-    queryFn: () => snapshotOf(store),
-    initialData: () => snapshotOf(store),
-    staleTime: Infinity,
-    gcTime: Infinity,
-    networkMode: 'always',
-    structuralSharing: false,
+  const subscribe = useCallback((tell: () => void) => store.subscribe(tell), [store]);
+  const snapshot = useCallback(() => store.snapshot, [store]);
+  return useSyncExternalStoreWithSelector(subscribe, snapshot, null, select, saysTheSame);
+}
+
+/** The state and the store are changed in place, and functions look into them: they never say the same for sure. */
+const isLive = (value: unknown): boolean =>
+  typeof value === 'function' || value instanceof HouseholdState || value instanceof HouseholdStore;
+
+function isPlain(value: unknown): value is object {
+  if (typeof value !== 'object' || value === null) return false;
+  const kind: unknown = Object.getPrototypeOf(value);
+  return kind === Object.prototype || kind === Array.prototype;
+}
+
+function saysTheSame(a: unknown, b: unknown): boolean {
+  if (isLive(a) || isLive(b)) return false;
+  if (Object.is(a, b)) return true;
+  if (!isPlain(a) || !isPlain(b)) return false;
+  const [keys, others] = [Object.keys(a), Object.keys(b)];
+  if (keys.length !== others.length) return false;
+  return keys.every((key) => {
+    const [one, other] = [(a as Record<string, unknown>)[key], (b as Record<string, unknown>)[key]];
+    return Object.is(one, other) && !isLive(one);
   });
-  // Not as the query's own `select`: an inline one gives a new object each time, which the observer takes for news.
-  return select(data);
 }
 
 /** Runs a change here at once and sends it when it can; one after the other. */

@@ -50,6 +50,36 @@ afterEach(async () => {
 });
 
 describe('a household on the device', () => {
+  it('reads retired lots after the home is shown, and a waiting command that brings one back then works', async () => {
+    await store.receive(page(2, [{ entity: 'lot', row: { ...lotRow(24, 2), retired: true } }]));
+    store.close();
+    store = await HouseholdStore.open(home);
+    expect(store.state.get('lot', ID.lot)).toBeUndefined();
+    await store.loadAside();
+    expect(store.state.get('lot', ID.lot)).toMatchObject({ seq: 2, retired: true });
+    expect(await store.run('undone', [{ op: 'restore', entity: 'lot', id: ID.lot }])).toMatchObject({ ok: true });
+    store.close();
+    store = await HouseholdStore.open(home);
+    expect(store.state.get('lot', ID.lot)).toBeUndefined();
+    await store.loadAside();
+    expect(store.state.get('lot', ID.lot)).toMatchObject({ retired: false });
+    // Brought back by the server it is among the living again, at once.
+    await store.receive(page(3, [{ entity: 'lot', row: { ...lotRow(24, 3) } }]));
+    store.close();
+    store = await HouseholdStore.open(home);
+    expect(left(store)).toBe(24);
+  });
+
+  it('what was set aside never overwrites what the feed said since', async () => {
+    await store.receive(page(2, [{ entity: 'lot', row: { ...lotRow(24, 2), retired: true } }]));
+    store.close();
+    store = await HouseholdStore.open(home);
+    const reading = store.loadAside();
+    await store.receive(page(3, [{ entity: 'lot', row: { ...lotRow(24, 3) } }]));
+    await reading;
+    expect(store.state.get('lot', ID.lot)).toMatchObject({ seq: 3, retired: false });
+  });
+
   it('is there again after closing, with what waits', async () => {
     await store.run('stock_taken', take(store, 4));
     store.close();

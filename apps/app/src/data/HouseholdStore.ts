@@ -10,6 +10,7 @@ import {
   type Actor,
   type Command,
   type LedgerEvent,
+  type LotRow,
   type Op,
   type Refusal,
   type TaggedRow,
@@ -17,6 +18,7 @@ import {
 import { v7 as uuidv7 } from 'uuid';
 import {
   openDeviceDb,
+  readAside,
   readStored,
   START,
   startAnew,
@@ -30,6 +32,12 @@ import {
 /** Beyond what core and the wire say: this device could not keep the change. */
 export type AnyRefusal = Refusal | { kind: 'not_kept' };
 export type RunOutcome = { ok: true; undo: Command } | { ok: false; refusal: AnyRefusal };
+/** The household at one moment. `state` is one object kept up row by row; `version` says when it is another. */
+export interface Snapshot {
+  store: HouseholdStore;
+  state: HouseholdState;
+  version: number;
+}
 export type Settling = { how: 'drop' | 'retry' } | { how: 'elsewhere'; nookId: string };
 
 const ANYBODY: Actor = { role: 'adult', personId: null };
@@ -44,7 +52,8 @@ const CLOCK_TOLERANCE_MS = 2000;
 export class HouseholdStore {
   state = new HouseholdState();
   finder = new HouseholdFinder(this.state);
-  private numbered = new HouseholdState();
+  /** By id, as the server has them. */
+  private numbered = new Map<string, TaggedRow>();
   private overlaid = new Map<string, TaggedRow>();
   private readonly journal = new LotJournal();
   /** Ledger events of the waiting commands, as aligned, by lot: what lies over the numbered rows. */
@@ -55,6 +64,7 @@ export class HouseholdStore {
   private readonly listeners = new Set<() => void>();
   private position: Position = START;
   private versionSeen = 0;
+  private shown: Snapshot | null = null;
   private clockOffsetMs = 0;
   private turn: Promise<unknown> = Promise.resolve();
   /** The last attempt to keep something failed, or the browser has taken the data away. */
@@ -82,14 +92,33 @@ export class HouseholdStore {
     const { rows, queue, position, device, clockOffsetMs } = await readStored(this.db);
     this.state = new HouseholdState();
     this.state.ledgerOf = (lotId) =>
-      this.journal.history(lotId, this.numbered.get('lot', lotId) ?? null, this.waitingEvents.get(lotId) ?? []);
+      this.journal.history(lotId, this.numberedLot(lotId), this.waitingEvents.get(lotId) ?? []);
     this.finder = new HouseholdFinder(this.state);
-    this.numbered = new HouseholdState();
+    this.numbered = new Map();
     this.overlaid = new Map();
     this.journal.clear();
     for (const row of rows) this.putNumbered(row);
     Object.assign(this, { position, queue: this.withNotKept(queue), device, clockOffsetMs });
     this.replay();
+  }
+
+  /** Reads what was set aside when the home was opened. What the feed has said of a row by then is newer. */
+  async loadAside(): Promise<void> {
+    const { state } = this;
+    try {
+      await readAside(this.db, (rows) => {
+        if (this.state === state) for (const row of rows) if (!this.numbered.has(row.row.id)) this.putNumbered(row);
+      });
+    } catch {
+      // Closed in the meantime, or the browser has taken the data away: nothing that is shown depends on these rows.
+      return;
+    }
+    // A waiting command may bring one of them back.
+    await this.inTurn(async () => {
+      if (this.state !== state || this.queue.length === 0) return;
+      this.replay();
+      this.tell();
+    });
   }
 
   /** The last change number this device has. */
@@ -105,6 +134,13 @@ export class HouseholdStore {
   /** Grows with every change; screens compare it. */
   get version(): number {
     return this.versionSeen;
+  }
+
+  /** The same object until something changes. */
+  get snapshot(): Snapshot {
+    if (this.shown?.version !== this.versionSeen || this.shown.state !== this.state)
+      this.shown = { store: this, state: this.state, version: this.versionSeen };
+    return this.shown;
   }
 
   get isLost(): boolean {
@@ -303,17 +339,22 @@ export class HouseholdStore {
     for (const { command } of done) noteEvents(events, this.aligned(command));
     for (const tagged of rows) {
       if (tagged.entity !== 'lot') continue;
-      const before = this.numbered.get('lot', tagged.row.id) ?? null;
+      const before = this.numberedLot(tagged.row.id);
       if (before && before.seq > tagged.row.seq) continue;
       this.journal.settle(tagged.row.id, before, tagged.row, events.get(tagged.row.id) ?? []);
     }
   }
 
+  private numberedLot(id: string): LotRow | null {
+    const tagged = this.numbered.get(id);
+    return tagged?.entity === 'lot' ? tagged.row : null;
+  }
+
   private putNumbered(tagged: TaggedRow): void {
-    const here = this.numbered.get(tagged.entity, tagged.row.id);
+    const here = this.numbered.get(tagged.row.id)?.row;
     // Two tabs read the feed: a page may come after one that another tab was faster with.
     if (here && here.seq > tagged.row.seq) return;
-    this.numbered.put(tagged);
+    this.numbered.set(tagged.row.id, tagged);
     if (!this.overlaid.has(tagged.row.id)) this.show(tagged);
   }
 
@@ -333,8 +374,8 @@ export class HouseholdStore {
   /** Takes the overlay off and applies the waiting commands again to what the server has numbered. */
   private replay(): void {
     for (const [id, { entity }] of this.overlaid) {
-      const row = this.numbered.get(entity, id);
-      if (row) this.show({ entity, row } as TaggedRow);
+      const numbered = this.numbered.get(id);
+      if (numbered) this.show(numbered);
       else {
         const gone = { entity, row: { ...this.state.get(entity, id), retired: true } } as TaggedRow;
         this.finder.update(gone);

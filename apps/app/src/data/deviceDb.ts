@@ -5,7 +5,7 @@ import { v7 as uuidv7 } from 'uuid';
 
 /** Raise when the shape of the stored rows changes: the device then reads everything anew; the queue is kept. */
 const DATA_VERSION = 3;
-const DB_VERSION = 2;
+const DB_VERSION = 3;
 /** What was sent is kept this long, to be sent again to a server that was put back from a backup. */
 const SENT_KEPT_MS = 14 * 86_400_000;
 
@@ -21,6 +21,8 @@ export interface QueuedCommand {
 
 interface Shape extends DBSchema {
   rows: { key: [string, string]; value: TaggedRow };
+  /** Rows that are gone for good in most homes: see `isAside`. Of two stores a row is only in one. */
+  aside: { key: [string, string]; value: TaggedRow };
   queue: { key: number; value: QueuedCommand };
   sent: { key: number; value: QueuedCommand };
   meta: { key: string; value: unknown };
@@ -42,6 +44,7 @@ export async function openDeviceDb(householdId: string, onLost: () => void = () 
         fresh.createObjectStore('meta');
       }
       if (from < 2) fresh.createObjectStore('sent', { keyPath: 'at' });
+      if (from < 3) fresh.createObjectStore('aside');
     },
     // Another tab signs out or has a newer version of the app: it must not have to wait for this one.
     blocking(_current, _blocked, event) {
@@ -54,6 +57,30 @@ export async function openDeviceDb(householdId: string, onLost: () => void = () 
   if ((await db.get('meta', 'device')) === undefined) await db.put('meta', uuidv7(), 'device');
   return db;
 }
+
+/**
+ * Retired rows that nothing is shown of and no code is kept by. A home gathers many times more of them than it has others;
+ * they are read when the home is already shown.
+ */
+const isAside = ({ entity, row }: TaggedRow): boolean => row.retired && (entity === 'lot' || entity === 'line');
+
+/** Reads the rows set aside, some at a time, so that what the person does comes in between. */
+export async function readAside(db: DeviceDb, take: (rows: TaggedRow[]) => void): Promise<void> {
+  let after: IDBKeyRange | null = null;
+  for (;;) {
+    const tx = db.transaction('aside');
+    const [rows, keys] = await Promise.all([
+      tx.store.getAll(after, ROWS_AT_ONCE),
+      tx.store.getAllKeys(after, ROWS_AT_ONCE),
+    ]);
+    take(rows);
+    if (rows.length < ROWS_AT_ONCE) return;
+    after = IDBKeyRange.lowerBound(keys.at(-1)!, true);
+    await new Promise((done) => setTimeout(done, BETWEEN_MS));
+  }
+}
+const ROWS_AT_ONCE = 1000;
+const BETWEEN_MS = 30;
 
 export const forgetDeviceDb = (householdId: string): Promise<void> => deleteDB(nameOf(householdId));
 
@@ -102,12 +129,17 @@ export async function storePage(
   position: Position,
   done: readonly QueuedCommand[],
 ): Promise<void> {
-  const tx = db.transaction(['rows', 'queue', 'sent', 'meta'], 'readwrite');
+  const tx = db.transaction(['rows', 'aside', 'queue', 'sent', 'meta'], 'readwrite');
   const stored = ((await tx.objectStore('meta').get('position')) as Position | undefined) ?? START;
   const newest = page.rows.reduce((most, { row }) => Math.max(most, row.seq), 0);
   const overtaken = stored.generation === page.generation && stored.seq > Math.max(newest, position.seq);
   if (!overtaken) {
-    for (const tagged of page.rows) void tx.objectStore('rows').put(tagged, [tagged.entity, tagged.row.id]);
+    for (const tagged of page.rows) {
+      const key: [string, string] = [tagged.entity, tagged.row.id];
+      const aside = isAside(tagged);
+      void tx.objectStore(aside ? 'aside' : 'rows').put(tagged, key);
+      if (stored.seq > 0) void tx.objectStore(aside ? 'rows' : 'aside').delete(key);
+    }
     void tx.objectStore('meta').put(position, 'position');
   }
   for (const queued of done) {
@@ -132,8 +164,9 @@ export async function storeQueued(
 
 /** The rows go, to be read anew; what waits stays. */
 async function forgetRows(db: DeviceDb): Promise<void> {
-  const tx = db.transaction(['rows', 'meta'], 'readwrite');
+  const tx = db.transaction(['rows', 'aside', 'meta'], 'readwrite');
   void tx.objectStore('rows').clear();
+  void tx.objectStore('aside').clear();
   void tx.objectStore('meta').put(START, 'position');
   void tx.objectStore('meta').put(DATA_VERSION, 'dataVersion');
   await tx.done;
@@ -144,7 +177,7 @@ async function forgetRows(db: DeviceDb): Promise<void> {
  * again. The new one answers what it knows already without doing it twice.
  */
 export async function startAnew(db: DeviceDb): Promise<void> {
-  const tx = db.transaction(['rows', 'queue', 'sent', 'meta'], 'readwrite');
+  const tx = db.transaction(['rows', 'aside', 'queue', 'sent', 'meta'], 'readwrite');
   const [sent, queue] = await Promise.all([tx.objectStore('sent').getAll(), tx.objectStore('queue').getAll()]);
   for (const queued of [...sent, ...queue]) {
     const waits = { ...queued, seq: null };
@@ -152,6 +185,7 @@ export async function startAnew(db: DeviceDb): Promise<void> {
   }
   void tx.objectStore('sent').clear();
   void tx.objectStore('rows').clear();
+  void tx.objectStore('aside').clear();
   void tx.objectStore('meta').put(START, 'position');
   await tx.done;
 }

@@ -1,11 +1,16 @@
 import { ChevronLeft } from '@/ui/icons';
 import { useRouter } from 'expo-router';
-import { useEffect, useRef, type ReactNode } from 'react';
+import { createContext, useCallback, useContext, useEffect, useRef, type ReactNode } from 'react';
 import { ScrollView, XStack, YStack } from 'tamagui';
 import { Button } from './Button';
 import { SyncState } from './SyncState';
 import { useToastLift } from './Toasts';
 import { Small, Title } from './Words';
+
+type Scroller = () => HTMLElement | null;
+const ScrollerContext = createContext<Scroller>(() => null);
+/** The element that scrolls the page this is on. */
+export const useScroller = (): Scroller => useContext(ScrollerContext);
 
 /** A page: its name, what belongs to it at the right, and the content that scrolls under it. */
 export function Screen({
@@ -31,7 +36,8 @@ export function Screen({
   topAt?: string | null;
 }) {
   const router = useRouter();
-  const scroll = useRef<{ scrollTo: (to: { y: number }) => void }>(null);
+  const scroll = useRef<{ scrollTo: (to: { y: number }) => void; getScrollableNode?: () => HTMLElement }>(null);
+  const scroller = useCallback<Scroller>(() => scroll.current?.getScrollableNode?.() ?? null, []);
   useEffect(() => {
     if (topAt) scroll.current?.scrollTo({ y: 0 });
   }, [topAt]);
@@ -65,7 +71,7 @@ export function Screen({
       </XStack>
       <ScrollView ref={scroll as never} flex={1} keyboardShouldPersistTaps="handled">
         <YStack paddingBottom={footer ? 24 : 120} width="100%" maxWidth={1100} alignSelf="center">
-          {children}
+          <ScrollerContext.Provider value={scroller}>{children}</ScrollerContext.Provider>
         </YStack>
       </ScrollView>
       {footer ? <Foot>{footer}</Foot> : null}

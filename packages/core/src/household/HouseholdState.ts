@@ -20,13 +20,28 @@ import {
   type VerdictRow,
 } from './registry';
 
+/** Something that is kept up with the rows: told of each row that comes, changes or goes. */
+export interface RowView {
+  /** Either may be missing: a row that is new, or one that is forgotten. */
+  changed(entity: EntityKind, before: AnyRow | undefined, after: AnyRow | undefined): void;
+}
+
+interface Children {
+  living: Map<string, EntityKind>;
+  /** Most parents have none. */
+  retired: Map<string, EntityKind> | null;
+}
+
 /**
  * A household's current rows with the look-ups the screens and rules need, kept up row by row: putting one row costs
  * the same in a home of ten things and of ten thousand.
  */
 export class HouseholdState implements RowReader {
   private readonly tables = new Map<EntityKind, Map<string, AnyRow>>();
-  private readonly contents = new Map<string, Map<string, EntityKind>>();
+  /** The rows of each kind that are not retired, in the order they became known. */
+  private readonly living = new Map<EntityKind, Map<string, AnyRow>>();
+  private readonly contents = new Map<string, Children>();
+  private readonly views = new Map<unknown, RowView>();
   private readonly codes = new Map<string, string>();
   /** Of every code ever given out, by how it reads: the nooks that have it and whether they are living. */
   private readonly shapes = new Map<string, Map<string, { code: string; living: boolean }>>();
@@ -37,20 +52,44 @@ export class HouseholdState implements RowReader {
   /** @param options.knowsRetired true when every row there ever was is put in, as on the server and in tests of rules */
   constructor(options: { knowsRetired?: boolean } = {}) {
     this.knowsRetired = options.knowsRetired ?? false;
-    for (const kind of entityKinds()) this.tables.set(kind, new Map());
+    for (const kind of entityKinds()) {
+      this.tables.set(kind, new Map());
+      this.living.set(kind, new Map());
+    }
+  }
+
+  /**
+   * A view over these rows that is kept up from now on; made when it is first asked for.
+   * @param make gets the state, and reads what is there already
+   */
+  view<V extends RowView>(make: new (state: HouseholdState) => V): V {
+    const known = this.views.get(make);
+    if (known) return known as V;
+    const view = new make(this);
+    this.views.set(make, view);
+    return view;
   }
 
   /** Adds a row or replaces the one with its id. A row of a kind that this version does not know is passed over. */
   put(tagged: TaggedRow): void {
     const { entity, row } = tagged;
     if (!isEntityKind(entity)) return;
+    const before = this.table(entity).get(row.id);
     this.unlink(entity, row.id);
     this.table(entity).set(row.id, row);
+    if (row.retired) this.living.get(entity)!.delete(row.id);
+    else this.living.get(entity)!.set(row.id, row);
     for (const parent of parentsOf(tagged)) {
-      const children = this.contents.get(parent);
-      if (children) children.set(row.id, entity);
-      else this.contents.set(parent, new Map([[row.id, entity]]));
+      let children = this.contents.get(parent);
+      if (!children) this.contents.set(parent, (children = { living: new Map(), retired: null }));
+      if (row.retired) (children.retired ??= new Map()).set(row.id, entity);
+      else children.living.set(row.id, entity);
     }
+    this.noteCode(entity, row);
+    for (const view of this.views.values()) view.changed(entity, before, row);
+  }
+
+  private noteCode(entity: EntityKind, row: AnyRow): void {
     const code = codeOf(entity, row);
     if (code === null) return;
     const alike = this.shapes.get(codeShape(code));
@@ -62,8 +101,11 @@ export class HouseholdState implements RowReader {
 
   /** Takes a row out altogether (not the same as a retired row, which stays as a tombstone). */
   forget(entity: EntityKind, id: string): void {
+    const before = this.table(entity).get(id);
     this.unlink(entity, id);
     this.table(entity).delete(id);
+    this.living.get(entity)!.delete(id);
+    if (before) for (const view of this.views.values()) view.changed(entity, before, undefined);
   }
 
   private table(entity: EntityKind): Map<string, AnyRow> {
@@ -73,7 +115,11 @@ export class HouseholdState implements RowReader {
   private unlink(entity: EntityKind, id: string): void {
     const row = this.table(entity).get(id);
     if (!row) return;
-    for (const parent of parentsOf({ entity, row } as TaggedRow)) this.contents.get(parent)?.delete(id);
+    for (const parent of parentsOf({ entity, row } as TaggedRow)) {
+      const children = this.contents.get(parent);
+      children?.living.delete(id);
+      children?.retired?.delete(id);
+    }
     const code = codeOf(entity, row);
     if (code === null) return;
     const shape = codeShape(code);
@@ -107,15 +153,22 @@ export class HouseholdState implements RowReader {
 
   /** Every row of a kind that is not retired, in the order they became known. */
   all<K extends EntityKind>(entity: K): RowOf[K][] {
-    return ([...this.table(entity).values()] as RowOf[K][]).filter((row) => !row.retired);
+    return [...this.living.get(entity)!.values()] as RowOf[K][];
+  }
+
+  /** Whether there is a living row of a kind. */
+  has(entity: EntityKind): boolean {
+    return this.living.get(entity)!.size > 0;
   }
 
   contentsOf(id: string): TaggedRow[] {
     const found: TaggedRow[] = [];
-    for (const [childId, entity] of this.contents.get(id) ?? []) {
-      const row = this.table(entity).get(childId);
-      if (row) found.push({ entity, row } as TaggedRow);
-    }
+    const children = this.contents.get(id);
+    for (const of of [children?.living, children?.retired])
+      for (const [childId, entity] of of ?? []) {
+        const row = this.table(entity).get(childId);
+        if (row) found.push({ entity, row } as TaggedRow);
+      }
     return found;
   }
 
@@ -179,10 +232,8 @@ export class HouseholdState implements RowReader {
 
   private childRows<R extends AnyRow>(parentId: string, kind: EntityKind): R[] {
     const rows: R[] = [];
-    for (const [childId, entity] of this.contents.get(parentId) ?? []) {
-      if (entity !== kind) continue;
-      const row = this.table(entity).get(childId);
-      if (row && !row.retired) rows.push(row as unknown as R);
+    for (const [childId, entity] of this.contents.get(parentId)?.living ?? []) {
+      if (entity === kind) rows.push(this.table(entity).get(childId) as unknown as R);
     }
     return rows;
   }

@@ -12,7 +12,7 @@ import { applyCommand } from '../household/applyCommand';
 import type { Op } from '../household/command';
 import type { ItemRow, ShelfRow, SpaceRow } from '../household/registry';
 import { modelSpace } from '../fit/spaceModel';
-import { lowItems } from '../stock/attention';
+import { stockOf } from '../stock/StockView';
 import { lot as lotEntity } from '../stock/lot.entity';
 import {
   clearOutState,
@@ -265,9 +265,9 @@ describe('a round of emptying a space', () => {
     ]);
     const round = () => clearOutState(state, state.get('clear_out', 'empty')!);
     run(state, planVerdict(round(), lot, 'empty_package', null, context));
-    expect(lowItems(state).map(({ item }) => item.id)).not.toContain(lot.itemId);
+    expect(stockOf(state).lowItems().map(({ item }) => item.id)).not.toContain(lot.itemId);
     run(state, planFinish(state, round(), context));
-    expect(lowItems(state).map(({ item }) => item.id)).toContain(lot.itemId);
+    expect(stockOf(state).lowItems().map(({ item }) => item.id)).toContain(lot.itemId);
   });
   it('the list to hand on names things with their numbers; only three verdicts take a thing out of the house', () => {
     const state = sampleHome();

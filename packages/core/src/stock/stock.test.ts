@@ -1,5 +1,5 @@
 import { formatQuantity, readQuantity } from './quantity';
-import { lotsDueSoon, lowItems, summarizeNook } from './attention';
+import { stockOf } from './StockView';
 import {
   lotFieldsOf,
   oldestFirst,
@@ -135,7 +135,7 @@ describe('attention', () => {
       row: { ...itemFields({ lowAtThousandths: 30_000 }), id: 'lanterns', seq: 1, retired: false },
     });
     state.put({ entity: 'lot', row: lotRow('lot', { expiresOn: '2026-11-20', pleaseCount: true }) });
-    expect(summarizeNook(state, 'top', '2026-11-24')).toEqual({
+    expect(stockOf(state).summary('top', '2026-11-24')).toEqual({
       lots: 1,
       itemNames: ['Paper lanterns, midsummer'],
       late: 1,
@@ -143,8 +143,12 @@ describe('attention', () => {
       low: 1,
       pleaseCount: 1,
     });
-    expect(lotsDueSoon(state, '2026-11-24').map((one) => one.lot.id)).toEqual(['lot']);
-    expect(lowItems(state)).toMatchObject([{ leftThousandths: 24_000 }]);
-    expect(lotsDueSoon(state, '2026-01-01')).toEqual([]);
+    expect(
+      stockOf(state)
+        .dueUntil('2026-11-24')
+        .map((one) => one.lot.id),
+    ).toEqual(['lot']);
+    expect(stockOf(state).lowItems()).toMatchObject([{ leftThousandths: 24_000 }]);
+    expect(stockOf(state).dueUntil('2026-01-01')).toEqual([]);
   });
 });

@@ -1,6 +1,6 @@
-import { lotsDueSoon, lowItems, type Found } from '@ours/core';
+import { stockOf, type Found } from '@ours/core';
 import { useRouter } from 'expo-router';
-import { useEffect, useMemo, useRef, useState } from 'react';
+import { memo, useDeferredValue, useEffect, useMemo, useRef, useState } from 'react';
 import { Platform, type TextInput } from 'react-native';
 import { useMedia, XStack, YStack } from 'tamagui';
 import { useHousehold, useHouseholdContext } from '@/data/HouseholdProvider';
@@ -9,14 +9,12 @@ import { today } from '@/data/planContext';
 import { Button } from '@/ui/Button';
 import { Field } from '@/ui/Field';
 import { Settings } from '@/ui/icons';
-import { ListHeading, ListRow } from '@/ui/ListRow';
-import { Mark } from '@/ui/Mark';
-import { Plate } from '@/ui/Plate';
+import { ListHeading } from '@/ui/ListRow';
 import { Screen } from '@/ui/Screen';
 import { useContentWidth } from '@/ui/useContentWidth';
 import { Heading, Small, Words } from '@/ui/Words';
 import { SpaceCard } from '../spaces/SpaceCard';
-import { dueWords, leftWords, amountWords } from '../stock/words';
+import { DueRow, LowRow } from '../stock/DueRow';
 import { Answer } from './Answer';
 import { FoundRow } from './FoundRow';
 
@@ -29,7 +27,9 @@ export function FindScreen() {
   const { me } = useHouseholdContext();
   const router = useRouter();
   const input = useRef<TextInput>(null);
-  const found = useHousehold(({ store }) => store.finder.find(query, 30));
+  // The field is drawn first; the answers follow, and a key that comes meanwhile goes before them.
+  const asked = useDeferredValue(query);
+  const found = useHousehold(({ store }) => store.finder.find(asked, 30));
   const name = useHousehold(({ state }) => state.get('household', me.householdId)?.name ?? me.householdName);
 
   useEffect(() => {
@@ -76,10 +76,10 @@ export function FindScreen() {
           testID="find"
         />
       </YStack>
-      {query.trim() === '' ? (
+      {asked.trim() === '' ? (
         <Overview />
       ) : (
-        <Results found={found} query={query} chosen={chosen} onChoose={setChosen} />
+        <Results found={found} query={asked} chosen={chosen} onChoose={setChosen} />
       )}
     </Screen>
   );
@@ -87,7 +87,7 @@ export function FindScreen() {
 
 const idOf = (one: Found): string => (one.kind === 'item' ? one.item.id : one.nookId);
 
-function Results({
+const Results = memo(function Results({
   found,
   query,
   chosen,
@@ -99,6 +99,7 @@ function Results({
   onChoose: (id: string) => void;
 }) {
   const { gtMd } = useMedia();
+  const listed = useDeferredValue(found);
   const first = found.find((one) => idOf(one) === chosen) ?? found[0];
   if (!first) {
     return (
@@ -111,14 +112,7 @@ function Results({
       </YStack>
     );
   }
-  const rest = found.filter((one) => gtMd || one !== first);
-  const rows = (
-    <YStack borderTopWidth={1} borderColor="$borderColor">
-      {rest.map((one) => (
-        <FoundRow key={idOf(one)} found={one} selected={gtMd && one === first} onPress={() => onChoose(idOf(one))} />
-      ))}
-    </YStack>
-  );
+  const rows = <OtherAnswers found={listed} first={first} keepFirst={gtMd} onChoose={onChoose} />;
   if (gtMd) {
     return (
       <XStack alignItems="flex-start" gap={16} paddingHorizontal={16}>
@@ -137,25 +131,46 @@ function Results({
       {rows}
     </YStack>
   );
-}
+});
 
-function Overview() {
+/** Below (or beside) the answer, drawn after it. */
+const OtherAnswers = memo(function OtherAnswers({
+  found,
+  first,
+  keepFirst,
+  onChoose,
+}: {
+  found: readonly Found[];
+  first: Found;
+  keepFirst: boolean;
+  onChoose: (id: string) => void;
+}) {
+  return (
+    <YStack borderTopWidth={1} borderColor="$borderColor">
+      {found
+        .filter((one) => keepFirst || idOf(one) !== idOf(first))
+        .map((one) => (
+          <FoundRow
+            key={idOf(one)}
+            found={one}
+            selected={keepFirst && idOf(one) === idOf(first)}
+            onPress={() => onChoose(idOf(one))}
+          />
+        ))}
+    </YStack>
+  );
+});
+
+const Overview = memo(function Overview() {
   const day = today();
   const router = useRouter();
-  const { due, low, spaces, hasItems } = useHousehold(({ state }) => ({
-    due: lotsDueSoon(state, day),
-    low: lowItems(state),
-    spaces: [
-      ...recentNooks().filter((id) => state.get('space', id)?.retired === false),
-      ...state.all('space').map((space) => space.id),
-    ],
-    hasItems: state.all('item').length > 0,
-  }));
-  const code = useHousehold(
-    ({ state }) =>
-      (id: string) =>
-        state.nook(id)?.row.code ?? '',
-  );
+  const due = useHousehold(({ state }) => stockOf(state).dueUntil(day));
+  const low = useHousehold(({ state }) => stockOf(state).lowItems());
+  const hasItems = useHousehold(({ state }) => state.has('item'));
+  const spaces = useHousehold(({ state }) => [
+    ...recentNooks().filter((id) => state.get('space', id)?.retired === false),
+    ...state.all('space').map((space) => space.id),
+  ]);
   const shown = useMemo(() => [...new Set(spaces)].slice(0, 4), [spaces]);
   const width = useContentWidth();
   const columns = width >= 700 ? 4 : 2;
@@ -165,38 +180,16 @@ function Overview() {
       {due.length > 0 ? (
         <>
           <ListHeading title="Use first" remark={`${due.length} in two weeks`} />
-          {due.slice(0, SHOWN).map(({ lot, item, due: { on, reason } }) => (
-            <ListRow
-              key={lot.id}
-              title={`${item.name}, ${amountWords(lot.quantityThousandths, item.unit)}`}
-              detail={dueWords(lot, item, day)}
-              onPress={() => router.push(`/nook/${lot.nookId}`)}
-              right={
-                <>
-                  <Mark kind={on < day ? 'late' : 'soon'} label={leftWords({ on, reason }, day)} />
-                  <Plate code={code(lot.nookId)} />
-                </>
-              }
-            />
+          {due.slice(0, SHOWN).map((one) => (
+            <DueRow key={one.lot.id} one={one} day={day} />
           ))}
         </>
       ) : null}
       {low.length > 0 ? (
         <>
           <ListHeading title="Running out" remark={`${low.length} low`} />
-          {low.slice(0, SHOWN).map(({ item, leftThousandths, lots }) => (
-            <ListRow
-              key={item.id}
-              title={item.name}
-              detail={leftThousandths === 0 ? 'none left' : `${amountWords(leftThousandths, item.unit)} left`}
-              onPress={() => router.push(lots[0] ? `/nook/${lots[0].nookId}` : '/restock')}
-              right={
-                <>
-                  <Mark kind="low" label={leftThousandths === 0 ? 'out' : 'low'} />
-                  {lots[0] ? <Plate code={code(lots[0].nookId)} /> : null}
-                </>
-              }
-            />
+          {low.slice(0, SHOWN).map((one) => (
+            <LowRow key={one.item.id} one={one} />
           ))}
         </>
       ) : null}
@@ -216,7 +209,7 @@ function Overview() {
       </XStack>
     </YStack>
   );
-}
+});
 
 function RecentSpace({ id, width }: { id: string; width: number }) {
   const room = useHousehold(({ state }) => state.get('room', state.get('space', id)?.roomId ?? '')?.name ?? '');

@@ -55,7 +55,7 @@ describe('recording a line', () => {
     expect(screen.getByTestId('card-amount').textContent).toBe('7 pieces');
     await click('Save and go on');
     await waitFor(() => expect((field as HTMLInputElement).value).toBe(''));
-    expect(screen.getByText('Paper lantern, 7')).toBeTruthy();
+    await waitFor(() => expect(screen.getByText('Paper lantern, 7')).toBeTruthy());
     expect(await stored()).toEqual([['stock_put_in', 'create event']]);
     await waitFor(() => expect(screen.getByTestId('sync-state').textContent).toBe('1 waiting'));
   });

@@ -1,34 +1,22 @@
-import { lowItems } from '@ours/core';
-import { useRouter } from 'expo-router';
-import { XStack, YStack } from 'tamagui';
+import { stockOf, type LowItem } from '@ours/core';
+import { YStack } from 'tamagui';
 import { useHousehold } from '@/data/HouseholdProvider';
 import { Button } from '@/ui/Button';
 import { Share } from '@/ui/icons';
-import { ListHeading, ListRow } from '@/ui/ListRow';
-import { Mark } from '@/ui/Mark';
-import { Plate } from '@/ui/Plate';
+import { ListHeading } from '@/ui/ListRow';
+import { LongList } from '@/ui/LongList';
 import { Screen } from '@/ui/Screen';
 import { useToast } from '@/ui/Toasts';
 import { Words } from '@/ui/Words';
+import { LowRow } from '../stock/DueRow';
 import { amountWords } from '../stock/words';
 
 /** What is at or below its low mark, to look at before going to the shop. */
 export function RestockScreen() {
-  const router = useRouter();
   const toast = useToast();
-  const low = useHousehold(({ state }) =>
-    lowItems(state).map((one) => ({
-      ...one,
-      code: one.lots[0] ? (state.nook(one.lots[0].nookId)?.row.code ?? null) : null,
-    })),
-  );
-  const text = low
-    .map(
-      ({ item, leftThousandths }) =>
-        `${item.name} (${leftThousandths === 0 ? 'none left' : `${amountWords(leftThousandths, item.unit)} left`})`,
-    )
-    .join('\n');
+  const low = useHousehold(({ state }) => stockOf(state).lowItems());
   const share = async (): Promise<void> => {
+    const text = low.map(lowWords).join('\n');
     try {
       if (navigator.share) await navigator.share({ title: 'Running out', text });
       else {
@@ -55,22 +43,12 @@ export function RestockScreen() {
       ) : (
         <>
           <ListHeading title="Running out" remark={`${low.length} ${low.length === 1 ? 'thing' : 'things'}`} />
-          {low.map(({ item, leftThousandths, lots, code }) => (
-            <ListRow
-              key={item.id}
-              title={item.name}
-              detail={`${leftThousandths === 0 ? 'none left' : `${amountWords(leftThousandths, item.unit)} left`} · low at ${amountWords(item.lowAtThousandths ?? 0, item.unit)}`}
-              {...(lots[0] ? { onPress: () => router.push(`/nook/${lots[0]!.nookId}`) } : {})}
-              right={
-                <XStack gap={8}>
-                  <Mark kind="low" label={leftThousandths === 0 ? 'out' : 'low'} />
-                  {code ? <Plate code={code} /> : null}
-                </XStack>
-              }
-            />
-          ))}
+          <LongList entries={low} keyOf={({ item }) => item.id} draw={(one) => <LowRow one={one} mark />} />
         </>
       )}
     </Screen>
   );
 }
+
+const lowWords = ({ item, leftThousandths }: LowItem): string =>
+  `${item.name} (${leftThousandths === 0 ? 'none left' : `${amountWords(leftThousandths, item.unit)} left`})`;

@@ -1,52 +1,30 @@
-import { lotsDueSoon } from '@ours/core';
+import { stockOf, type DueLot, type LotRow } from '@ours/core';
 import { useRouter } from 'expo-router';
+import { memo, useMemo } from 'react';
 import { useHousehold } from '@/data/HouseholdProvider';
 import { today } from '@/data/planContext';
 import { useDo } from '@/data/useDo';
 import { Button } from '@/ui/Button';
 import { ListHeading, ListRow } from '@/ui/ListRow';
-import { Mark } from '@/ui/Mark';
-import { Plate } from '@/ui/Plate';
+import { LongList } from '@/ui/LongList';
+import { NookPlate } from '@/ui/NookPlate';
 import { Screen } from '@/ui/Screen';
 import { Words } from '@/ui/Words';
-import { dueWords, leftWords, lotAmountWords } from '../stock/words';
+import { DueRow } from '../stock/DueRow';
+
+const lotId = ({ lot }: DueLot): string => lot.id;
 
 /** What to look after on the next walk through the house: too late, ending soon, to be counted, to be fixed. */
 export function RoundsScreen() {
   const router = useRouter();
   const doIt = useDo();
   const day = today();
-  const { late, soon, count, lines, code } = useHousehold(({ state }) => {
-    const due = lotsDueSoon(state, day);
-    return {
-      late: due.filter((one) => one.due.on < day),
-      soon: due.filter((one) => one.due.on >= day),
-      count: state
-        .all('lot')
-        .filter((lot) => lot.pleaseCount)
-        .flatMap((lot) => {
-          const item = state.get('item', lot.itemId);
-          return item ? [{ lot, item }] : [];
-        }),
-      lines: state.all('line'),
-      code: (id: string) => state.nook(id)?.row.code ?? '',
-    };
-  });
-  const nothing = late.length + soon.length + count.length + lines.length === 0;
-  const dueRow = ({ lot, item, due }: (typeof late)[number], kind: 'late' | 'soon') => (
-    <ListRow
-      key={lot.id}
-      title={`${item.name}, ${lotAmountWords(lot, item)}`}
-      detail={dueWords(lot, item, day)}
-      onPress={() => router.push(`/nook/${lot.nookId}`)}
-      right={
-        <>
-          <Mark kind={kind} label={leftWords(due, day)} />
-          <Plate code={code(lot.nookId)} />
-        </>
-      }
-    />
-  );
+  const due = useHousehold(({ state }) => stockOf(state).dueUntil(day));
+  const toCount = useHousehold(({ state }) => stockOf(state).lotsToCount());
+  const lines = useHousehold(({ state }) => state.all('line'));
+  const late = useMemo(() => due.filter((one) => one.due.on < day), [due, day]);
+  const soon = useMemo(() => due.slice(late.length), [due, late]);
+  const nothing = due.length + toCount.length + lines.length === 0;
   return (
     <Screen title="Rounds">
       {nothing ? (
@@ -55,19 +33,11 @@ export function RoundsScreen() {
       {late.length > 0 ? (
         <ListHeading title="Too late: look, and take out what is bad" remark={`${late.length}`} />
       ) : null}
-      {late.map((one) => dueRow(one, 'late'))}
+      <LongList entries={late} keyOf={lotId} draw={(one) => <DueRow one={one} day={day} />} />
       {soon.length > 0 ? <ListHeading title="Ends within two weeks" remark={`${soon.length}`} /> : null}
-      {soon.map((one) => dueRow(one, 'soon'))}
-      {count.length > 0 ? <ListHeading title="Please count" remark={`${count.length}`} /> : null}
-      {count.map(({ lot, item }) => (
-        <ListRow
-          key={lot.id}
-          title={item.name}
-          detail="more was taken than was known"
-          onPress={() => router.push(`/nook/${lot.nookId}`)}
-          right={<Plate code={code(lot.nookId)} />}
-        />
-      ))}
+      <LongList entries={soon} keyOf={lotId} draw={(one) => <DueRow one={one} day={day} />} />
+      {toCount.length > 0 ? <ListHeading title="Please count" remark={`${toCount.length}`} /> : null}
+      <LongList entries={toCount} keyOf={({ id }) => id} draw={(lot) => <CountRow lot={lot} />} />
       {lines.length > 0 ? <ListHeading title="Lines to fix" remark={`${lines.length}`} /> : null}
       {lines.map((line) => (
         <ListRow
@@ -92,3 +62,16 @@ export function RoundsScreen() {
     </Screen>
   );
 }
+
+const CountRow = memo(function CountRow({ lot }: { lot: LotRow }) {
+  const router = useRouter();
+  const name = useHousehold(({ state }) => state.get('item', lot.itemId)?.name ?? '');
+  return (
+    <ListRow
+      title={name}
+      detail="more was taken than was known"
+      onPress={() => router.push(`/nook/${lot.nookId}`)}
+      right={<NookPlate nookId={lot.nookId} />}
+    />
+  );
+});

@@ -1,4 +1,4 @@
-import { isFrozen, isInFreezer, nooksWithin, placePath, planMoveBin, planThawAll, summarizeNook } from '@ours/core';
+import { isFrozen, isInFreezer, nooksWithin, placePath, planMoveBin, planThawAll, stockOf } from '@ours/core';
 import { useRouter } from 'expo-router';
 import { useState } from 'react';
 import { XStack, YStack } from 'tamagui';
@@ -26,7 +26,7 @@ export function NookPanel({ nookId, onGone, onClose }: { nookId: string; onGone:
   const found = useHousehold(({ state }) => {
     const nook = state.nook(nookId);
     const path = placePath(state, nookId);
-    return nook && path ? { nook, path, summary: summarizeNook(state, nookId, today()), state } : null;
+    return nook && path ? { nook, path, summary: stockOf(state).summary(nookId, today()), state } : null;
   });
   if (!found) return null;
   const { nook, path, summary, state } = found;

@@ -1,4 +1,5 @@
 import { codeTail, type Box, type DrawnShelf, type FrontView, type NookSummary } from '@ours/core';
+import { memo } from 'react';
 import Svg, { G, Line, Path, Rect, Text as SvgText } from 'react-native-svg';
 import { YStack } from 'tamagui';
 import type { Palette } from '@/ui/palette';
@@ -42,7 +43,7 @@ export function drawingScale(view: FrontView, width: number, maxHeight: number, 
  * A space as a person sees it with the doors open: its front to scale, shelves as thick lines, bins where they stand.
  * Every nook is a button over the drawing, so that keyboard and screen reader get what the finger gets.
  */
-export function OpenDoorView(props: OpenDoorViewProps) {
+export const OpenDoorView = memo(function OpenDoorView(props: OpenDoorViewProps) {
   const { view, width, maxHeight, measures = null, onPressNook } = props;
   const palette = usePalette();
   const { scale, left, top } = drawingScale(view, width, maxHeight, measures !== null);
@@ -76,7 +77,7 @@ export function OpenDoorView(props: OpenDoorViewProps) {
         : null}
     </YStack>
   );
-}
+});
 
 function Body({
   view,

@@ -1,17 +1,29 @@
 import { useRouter } from 'expo-router';
+import { memo } from 'react';
 import { YStack } from 'tamagui';
+import { useInSight } from '@/ui/useInSight';
 import { Small, Strong } from '@/ui/Words';
 import { OpenDoorView } from './OpenDoorView';
 import { useFront } from './useFront';
 
 /** A space as a small picture to tap. */
-export function SpaceCard({ spaceId, width, sub }: { spaceId: string; width: number; sub?: string }) {
+export const SpaceCard = memo(function SpaceCard({
+  spaceId,
+  width,
+  sub,
+}: {
+  spaceId: string;
+  width: number;
+  sub?: string;
+}) {
+  const { ref, seen } = useInSight();
   const router = useRouter();
   const front = useFront(spaceId);
   if (!front) return null;
   const go = (): void => router.push(`/space/${spaceId}`);
   return (
     <YStack
+      ref={ref as never}
       role="link"
       tabIndex={0}
       width={width}
@@ -31,7 +43,9 @@ export function SpaceCard({ spaceId, width, sub }: { spaceId: string; width: num
       }
     >
       <YStack alignItems="center" justifyContent="center" height={130}>
-        <OpenDoorView view={front.view} width={width - 22} maxHeight={130} thumbnail summaryOf={front.summaryOf} />
+        {seen ? (
+          <OpenDoorView view={front.view} width={width - 22} maxHeight={130} thumbnail summaryOf={front.summaryOf} />
+        ) : null}
       </YStack>
       <YStack>
         <Strong numberOfLines={1}>{front.space.name}</Strong>
@@ -39,4 +53,4 @@ export function SpaceCard({ spaceId, width, sub }: { spaceId: string; width: num
       </YStack>
     </YStack>
   );
-}
+});

@@ -1,4 +1,4 @@
-import { codeTail, describeShelf, summarizeNook } from '@ours/core';
+import { codeTail, describeShelf, stockOf } from '@ours/core';
 import { YStack } from 'tamagui';
 import { useHousehold } from '@/data/HouseholdProvider';
 import { today } from '@/data/planContext';
@@ -22,8 +22,8 @@ export function SpaceContents({
       shelf,
       name: describeShelf(state, shelf),
       loose: state.lotsIn(shelf.id).length,
-      summary: summarizeNook(state, shelf.id, today()),
-      bins: state.binsIn(shelf.id).map((bin) => ({ bin, summary: summarizeNook(state, bin.id, today()) })),
+      summary: stockOf(state).summary(shelf.id, today()),
+      bins: state.binsIn(shelf.id).map((bin) => ({ bin, summary: stockOf(state).summary(bin.id, today()) })),
     })),
   );
   return (

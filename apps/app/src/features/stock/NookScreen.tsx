@@ -1,6 +1,6 @@
-import { onHand, placePath, type HouseholdState } from '@ours/core';
+import { placePath, stockOf, type HouseholdState } from '@ours/core';
 import { useLocalSearchParams, useRouter } from 'expo-router';
-import { useEffect, useState } from 'react';
+import { useCallback, useEffect, useState } from 'react';
 import { useMedia, XStack, YStack } from 'tamagui';
 import { useHousehold } from '@/data/HouseholdProvider';
 import { rememberNook } from '@/data/recent';
@@ -21,7 +21,9 @@ function listLots(state: HouseholdState, nookId: string): ListedLot[] {
   return state.lotsIn(nookId).flatMap((lot) => {
     const item = state.get('item', lot.itemId);
     if (!item) return [];
-    return [{ lot, item, low: item.lowAtThousandths !== null && onHand(state, item.id) <= item.lowAtThousandths }];
+    return [
+      { lot, item, low: item.lowAtThousandths !== null && stockOf(state).onHand(item.id) <= item.lowAtThousandths },
+    ];
   });
 }
 
@@ -39,6 +41,7 @@ export function NookScreen() {
     return { nook, path, lots: inUseOrder(listLots(state, nook.row.id)), inner: state.binsIn(nook.row.id) };
   });
   const spaceId = found?.path.space?.id ?? null;
+  const open = useCallback((to: string) => router.push(`/nook/${to}`), [router]);
   const front = useFront(spaceId);
   useEffect(() => {
     if (id) rememberNook(id);
@@ -64,7 +67,7 @@ export function NookScreen() {
       hereId={litId}
       names={false}
       summaryOf={front.summaryOf}
-      onPressNook={(to) => router.push(`/nook/${to}`)}
+      onPressNook={open}
     />
   ) : null;
   const list = (
