@@ -11,13 +11,12 @@ import { ToastProvider } from '@/ui/Toasts';
 
 export default function Layout() {
   const [queries] = useState(() => new QueryClient());
-  const ready = useOurFonts();
+  useOurFonts();
   useEffect(() => {
     if (Platform.OS === 'web' && 'serviceWorker' in navigator && process.env.NODE_ENV === 'production') {
       void navigator.serviceWorker.register('/sw.js');
     }
   }, []);
-  if (!ready) return null;
   return (
     <TamaguiProvider config={config} defaultTheme="light">
       <ThemeChoice>

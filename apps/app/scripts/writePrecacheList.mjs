@@ -9,7 +9,7 @@ const files = (dir) =>
     const path = join(dir, name);
     return statSync(path).isDirectory() ? files(path) : [path];
   });
-const kept = files(folder).filter((path) => !/(sw\.js|metadata\.json|\.map)$/.test(path));
+const kept = files(folder).filter((path) => !/(sw\.js|metadata\.json|\.map|\.gz|\.br)$/.test(path));
 const hash = createHash('sha256');
 for (const path of kept.sort()) hash.update(path).update(readFileSync(path));
 const list = ['/', ...kept.map((path) => `/${relative(folder, path)}`).filter((path) => path !== '/index.html')];

@@ -1,8 +1,7 @@
 import type { Role } from '@ours/core';
 import Joi from 'joi';
 import { textSchema } from './schemaOf';
-
-export const PASSWORD_LEAST = 10;
+import { PASSWORD_LEAST } from './wire';
 
 export const signUpSchema = Joi.object<SignUp>({
   name: textSchema(1, 80).required().label('Your name'),
@@ -50,11 +49,6 @@ export interface HomeView {
   role: Role;
   current: boolean;
 }
-
-/** Every request about a home names it: the answer is 409 when the session is for another one. */
-export const HOME_HEADER = 'nook-household';
-/** And the account that the device believes it is signed in as. */
-export const ACCOUNT_HEADER = 'nook-account';
 
 export interface SessionView {
   id: string;

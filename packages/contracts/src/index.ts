@@ -1,4 +1,5 @@
 export * from './fields';
 export * from './commands';
 export * from './accounts';
+export * from './wire';
 export { schemaOf, textSchema } from './schemaOf';

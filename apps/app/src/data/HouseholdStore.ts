@@ -1,4 +1,4 @@
-import { check, commandSchema, type ChangePage, type CommandAnswer } from '@ours/contracts';
+import type { ChangePage, CommandAnswer } from '@ours/contracts';
 import {
   alignClock,
   applyCommand,
@@ -39,6 +39,11 @@ export interface Snapshot {
   version: number;
 }
 export type Settling = { how: 'drop' | 'retry' } | { how: 'elsewhere'; nookId: string };
+
+/** What the server will accept. Fetched while the first screen is looked at: showing a home takes none of it. */
+type Wire = typeof import('@ours/contracts');
+let wire: Wire | null = null;
+const loadWire = async (): Promise<Wire> => (wire ??= await import('@ours/contracts'));
 
 const ANYBODY: Actor = { role: 'adult', personId: null };
 /** Smaller differences between two clocks are the time a message takes. */
@@ -85,6 +90,8 @@ export class HouseholdStore {
       store.tell();
     });
     await store.load();
+    // Offline and not kept by the service worker it fails here, and is tried again with the first command.
+    void loadWire().catch(() => undefined);
     return store;
   }
 
@@ -181,8 +188,10 @@ export class HouseholdStore {
   async run(intent: string, ops: Op[], undoes: string | null = null): Promise<RunOutcome> {
     const now = new Date().toISOString();
     const command: Command = { id: uuidv7(), intent, occurredAt: now, ops, undoes };
-    const checked = check(commandSchema, command);
-    if (!checked.ok) return { ok: false, refusal: { kind: 'not_accepted', detail: checked.problem } };
+    // What cannot be checked here is checked by the server.
+    const rules = wire ?? (await loadWire().catch(() => null));
+    const checked = rules?.check(rules.commandSchema, command);
+    if (checked?.ok === false) return { ok: false, refusal: { kind: 'not_accepted', detail: checked.problem } };
     const aligned = this.aligned(command);
     const applied = applyCommand(this.state, aligned, { seq: 0, by: this.by });
     if (!applied.ok) return { ok: false, refusal: applied.refusal };

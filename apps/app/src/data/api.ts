@@ -1,4 +1,5 @@
-import { HOME_HEADER, ACCOUNT_HEADER, type Me, type Problem } from '@ours/contracts';
+import type { Me, Problem } from '@ours/contracts';
+import { ACCOUNT_HEADER, HOME_HEADER } from '@ours/contracts/wire';
 
 /** The server could not be reached, or cannot answer now: the device goes on by itself. */
 export class Unreachable extends Error {}

@@ -1,7 +1,7 @@
 import { forwardRef, useId, useState } from 'react';
 import { TextInput, type TextInputProps } from 'react-native';
 import { YStack } from 'tamagui';
-import { SANS } from './tamagui.config';
+import { BODY_FONT } from './tamagui.config';
 import { usePalette } from './usePalette';
 import { Small, Words } from './Words';
 
@@ -48,7 +48,7 @@ export const Field = forwardRef<TextInput, FieldProps>(function Field(
           input.onBlur?.(event);
         }}
         style={{
-          fontFamily: `${SANS}_400Regular`,
+          fontFamily: BODY_FONT,
           fontSize: large ? 19 : 16,
           minHeight: large ? 56 : 48,
           paddingHorizontal: 14,

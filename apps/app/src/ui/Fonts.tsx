@@ -3,16 +3,18 @@ import { AtkinsonHyperlegibleMono_700Bold } from '@expo-google-fonts/atkinson-hy
 import { AtkinsonHyperlegibleNext_400Regular } from '@expo-google-fonts/atkinson-hyperlegible-next/400Regular';
 import { AtkinsonHyperlegibleNext_600SemiBold } from '@expo-google-fonts/atkinson-hyperlegible-next/600SemiBold';
 import { AtkinsonHyperlegibleNext_700Bold } from '@expo-google-fonts/atkinson-hyperlegible-next/700Bold';
-import { useFonts } from 'expo-font';
+import { FontDisplay, useFonts } from 'expo-font';
 
-/** Loads the typefaces that ship with the app; true once text can be shown as designed (or could not be loaded). */
-export function useOurFonts(): boolean {
-  const [loaded, error] = useFonts({
-    AtkinsonHyperlegibleNext_400Regular,
-    AtkinsonHyperlegibleNext_600SemiBold,
-    AtkinsonHyperlegibleNext_700Bold,
-    AtkinsonHyperlegibleMono_400Regular,
-    AtkinsonHyperlegibleMono_700Bold,
+/** Until a typeface is there, words stand in the browser's own. */
+const shown = (uri: number) => ({ uri, display: FontDisplay.SWAP });
+
+/** Loads the typefaces that ship with the app. Nothing waits for them. */
+export function useOurFonts(): void {
+  useFonts({
+    AtkinsonHyperlegibleNext_400Regular: shown(AtkinsonHyperlegibleNext_400Regular),
+    AtkinsonHyperlegibleNext_600SemiBold: shown(AtkinsonHyperlegibleNext_600SemiBold),
+    AtkinsonHyperlegibleNext_700Bold: shown(AtkinsonHyperlegibleNext_700Bold),
+    AtkinsonHyperlegibleMono_400Regular: shown(AtkinsonHyperlegibleMono_400Regular),
+    AtkinsonHyperlegibleMono_700Bold: shown(AtkinsonHyperlegibleMono_700Bold),
   });
-  return loaded || error !== null;
 }

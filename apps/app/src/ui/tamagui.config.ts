@@ -17,10 +17,15 @@ const tokens = createTokens({
 
 const sizes = { 1: 13, 2: 14, 3: 15, 4: 16, true: 16, 5: 18, 6: 20, 7: 24, 8: 30 } as const;
 const lines = { 1: 18, 2: 19, 3: 20, 4: 22, true: 22, 5: 24, 6: 26, 7: 30, 8: 36 } as const;
+/** What stands in until a typeface is loaded. */
+const MEANWHILE = 'system-ui, sans-serif';
+/** The running text, for what is not drawn by the kit. */
+export const BODY_FONT = `${SANS}_400Regular, ${MEANWHILE}`;
+
 /** On the web each weight is a family of its own: bold is a font, not a property. */
 const family = (name: string) =>
   createFont({
-    family: name,
+    family: `${name}, ${MEANWHILE}`,
     size: sizes,
     lineHeight: lines,
     weight: { 4: '400', true: '400' },

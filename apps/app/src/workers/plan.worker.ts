@@ -1,4 +1,3 @@
-import './workerMeta';
 import { solveInSteps } from './solveInSteps';
 import type { SolverRequest } from './solverMessages';
 

@@ -42,7 +42,8 @@ export function usePlanSolver(): { solving: Solving; start: (problem: PlanProble
 }
 
 function solveInWorker(problem: PlanProblem, hear: (message: SolverMessage) => void): () => void {
-  const worker = new Worker(new URL('./plan.worker', window.location.href));
+  // Built by itself, beside the app: see scripts/build.sh.
+  const worker = new Worker('/plan.worker.js');
   worker.onmessage = ({ data }: MessageEvent<SolverMessage>) => {
     hear(data);
     if (data.kind === 'done' || data.kind === 'failed') worker.terminate();

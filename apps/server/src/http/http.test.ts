@@ -2,7 +2,8 @@ import { mkdirSync, mkdtempSync, readFileSync, writeFileSync } from 'node:fs';
 import type { AddressInfo } from 'node:net';
 import { tmpdir } from 'node:os';
 import { join } from 'node:path';
-import { get, type Server } from 'node:http';
+import { get, type IncomingMessage, type Server } from 'node:http';
+import { brotliCompressSync, brotliDecompressSync, gunzipSync, gzipSync } from 'node:zlib';
 import pino from 'pino';
 import { createServer } from '../app';
 import { createContext } from '../createContext';
@@ -11,6 +12,8 @@ import { describeError } from './describeError';
 import { RequestCounter } from './RequestCounter';
 import { PROBLEMS } from '../problems/catalogue';
 import { startServer, type TestServer } from '../testHome.test-support';
+
+const SCRIPT = 'console.log("one");'.repeat(100);
 
 let suite: TestServer;
 let server: Server;
@@ -22,7 +25,9 @@ beforeAll(async () => {
   const folder = mkdtempSync(join(tmpdir(), 'nook-static-'));
   mkdirSync(join(folder, '_expo'));
   writeFileSync(join(folder, 'index.html'), '<title>Every Nook</title>');
-  writeFileSync(join(folder, '_expo/app-123.js'), 'one');
+  writeFileSync(join(folder, '_expo/app-123.js'), SCRIPT);
+  writeFileSync(join(folder, '_expo/app-123.js.br'), brotliCompressSync(SCRIPT));
+  writeFileSync(join(folder, '_expo/app-123.js.gz'), gzipSync(SCRIPT));
   const context = await createContext({
     databaseUrl: suite.databaseUrl,
     log: pino({ level: 'silent' }),
@@ -54,6 +59,25 @@ describe('serving the app', () => {
     const kept = await fetch(`${base}/_expo/app-123.js`);
     expect(kept.headers.get('cache-control')).toMatch(/immutable/);
     expect((await fetch(`${base}/_expo/app-999.js`)).status).toBe(404);
+  });
+
+  it.each([
+    ['br, gzip', 'br'],
+    ['gzip', 'gzip'],
+    ['', null],
+  ])('to a browser that takes “%s” it sends the copy that was made at build time: %s', async (accepts, encoding) => {
+    const [file, body] = await new Promise<[IncomingMessage, Buffer]>((done, fail) => {
+      get(`${base}/_expo/app-123.js`, { headers: { 'accept-encoding': accepts } }, (response) => {
+        const parts: Buffer[] = [];
+        response.on('data', (part: Buffer) => parts.push(part));
+        response.on('end', () => done([response, Buffer.concat(parts)]));
+      }).on('error', fail);
+    });
+    expect(file.headers['content-encoding'] ?? null).toBe(encoding);
+    expect(file.headers['content-type']).toMatch(/javascript/);
+    expect(file.headers['cache-control']).toMatch(/immutable/);
+    const unpack = { br: brotliDecompressSync, gzip: gunzipSync }[encoding ?? ''] ?? ((same: Buffer) => same);
+    expect(unpack(body).toString()).toBe(SCRIPT);
   });
 
   it.each(['/../package.json', '/%2e%2e/%2e%2e/etc/passwd', '/_expo/..%2f..%2fpackage.json'])(

@@ -1,7 +1,12 @@
-import express, { Router } from 'express';
+import { Router } from 'express';
+import expressStaticGzip from 'express-static-gzip';
+import type { ServerResponse } from 'node:http';
 import { join } from 'node:path';
 
 const A_YEAR = '1y';
+
+/** The build has a brotli and a gzip copy beside every text. */
+const COMPRESSED = { enableBrotli: true, orderPreference: ['br', 'gz'], index: false };
 
 /**
  * The built app: files with a hash in their name are kept for good, the rest is asked for again; deep links get the
@@ -9,8 +14,10 @@ const A_YEAR = '1y';
  */
 export function staticApp(folder: string): Router {
   const router = Router();
-  router.use('/_expo', express.static(join(folder, '_expo'), { immutable: true, maxAge: A_YEAR, fallthrough: false }));
-  router.use(express.static(folder, { index: false, setHeaders: (res) => res.setHeader('cache-control', 'no-cache') }));
+  const hashed = { immutable: true, maxAge: A_YEAR, fallthrough: false };
+  const others = { setHeaders: (res: ServerResponse) => res.setHeader('cache-control', 'no-cache') };
+  router.use('/_expo', expressStaticGzip(join(folder, '_expo'), { ...COMPRESSED, serveStatic: hashed }));
+  router.use(expressStaticGzip(folder, { ...COMPRESSED, serveStatic: others }));
   router.get(/^\/(?!api(\/|$)).*/, (_req, res) => {
     res.setHeader('cache-control', 'no-cache');
     res.sendFile('index.html', { root: folder });

@@ -2,7 +2,7 @@ import { floorBox, type Compartment, type Standing } from '@ours/core';
 import Svg, { G, Line, Rect, Text as SvgText } from 'react-native-svg';
 import { YStack } from 'tamagui';
 import type { Palette } from '@/ui/palette';
-import { MONO, SANS } from '@/ui/tamagui.config';
+import { MONO, BODY_FONT } from '@/ui/tamagui.config';
 import { usePalette } from '@/ui/usePalette';
 import { smallLength } from './words';
 
@@ -103,7 +103,7 @@ export function FloorView({ room, bins, width, maxHeight, unit, selectedKey = nu
               x={x(room.width / 2)}
               y={foot + 32}
               fontSize={13}
-              fontFamily={`${MONO}_400Regular`}
+              fontFamily={`${MONO}_400Regular, monospace`}
               textAnchor="middle"
               fill={palette.second}
             >
@@ -171,7 +171,7 @@ function OneBin({
             x={cx}
             y={cy + (name === '' ? 4.5 : -3.5)}
             fontSize={13}
-            fontFamily={`${MONO}_700Bold`}
+            fontFamily={`${MONO}_700Bold, monospace`}
             textAnchor="middle"
             fill={palette.ink}
           >
@@ -182,7 +182,7 @@ function OneBin({
               x={cx}
               y={cy + 17}
               fontSize={13}
-              fontFamily={`${SANS}_400Regular`}
+              fontFamily={BODY_FONT}
               textAnchor="middle"
               fill={selected ? palette.onHere : palette.ink}
             >

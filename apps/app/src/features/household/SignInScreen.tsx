@@ -1,8 +1,7 @@
-import { joiResolver } from '@hookform/resolvers/joi';
-import { PASSWORD_LEAST, signInSchema, type Me } from '@ours/contracts';
+import type { Me } from '@ours/contracts';
+import { PASSWORD_LEAST } from '@ours/contracts/wire';
 import { useQuery } from '@tanstack/react-query';
 import { useRouter } from 'expo-router';
-import Joi from 'joi';
 import { useState } from 'react';
 import { Controller, useForm } from 'react-hook-form';
 import { ScrollView, YStack } from 'tamagui';
@@ -12,59 +11,7 @@ import { Button } from '@/ui/Button';
 import { Choices } from '@/ui/Choices';
 import { Field } from '@/ui/Field';
 import { Small, Title, Words } from '@/ui/Words';
-
-type Way = 'in' | 'new' | 'join';
-interface Values {
-  name: string;
-  email: string;
-  password: string;
-  householdName: string;
-  invitation: string;
-}
-
-const email = Joi.string()
-  .trim()
-  .email({ tlds: false })
-  .required()
-  .messages({ '*': 'Write an e-mail address, such as runa@ferry-house.example.' });
-const password = Joi.string()
-  .min(PASSWORD_LEAST)
-  .required()
-  .messages({ '*': `A password has at least ${PASSWORD_LEAST} characters.` });
-const name = Joi.string().trim().min(1).max(80).required().messages({ '*': 'Say what the others call you.' });
-const free = Joi.string().allow('');
-const SCHEMAS: Record<Way, Joi.ObjectSchema<Values>> = {
-  in: Joi.object({
-    email: (signInSchema.extract('email') as Joi.StringSchema).messages({ '*': 'Write your e-mail address.' }),
-    password: Joi.string().required().messages({ '*': 'Write your password.' }),
-    name: free,
-    householdName: free,
-    invitation: free,
-  }),
-  new: Joi.object({
-    name,
-    email,
-    password,
-    householdName: Joi.string()
-      .trim()
-      .min(1)
-      .max(120)
-      .required()
-      .messages({ '*': 'Give your home a name, such as “Ferry house”.' }),
-    invitation: free,
-  }),
-  join: Joi.object({
-    name,
-    email,
-    password,
-    householdName: free,
-    invitation: Joi.string()
-      .trim()
-      .min(12)
-      .required()
-      .messages({ '*': 'The code has twelve letters and digits, such as K7WM-2RTA-9CXH.' }),
-  }),
-};
+import type { SignInValues, Way } from './signInRules';
 
 /** Signing in, starting a home, joining one, or looking at the demo home. */
 export function SignInScreen() {
@@ -78,8 +25,10 @@ export function SignInScreen() {
     queryFn: () => api<{ demo: boolean }>('GET', '/status'),
     retry: 1,
   });
-  const { control, handleSubmit } = useForm<Values>({
-    resolver: (values, context, options) => joiResolver(SCHEMAS[way])(values, context, options as never),
+  const { control, handleSubmit } = useForm<SignInValues>({
+    // The rules come when the form is sent: the page is shown without them.
+    resolver: async (values, context, options) =>
+      (await import('./signInRules')).SIGN_IN_RULES[way](values, context, options as never),
     defaultValues: { name: '', email: '', password: '', householdName: '', invitation: '' },
   });
 
@@ -105,7 +54,7 @@ export function SignInScreen() {
     const own = way === 'new' ? { householdName: values.householdName } : { invitation: values.invitation };
     return enter('/accounts', { name: called, email: address, password: secret, ...own });
   });
-  const field = (key: keyof Values, label: string, more: object = {}) => (
+  const field = (key: keyof SignInValues, label: string, more: object = {}) => (
     <Controller
       key={key}
       control={control}

@@ -56,7 +56,7 @@ export function ChestPlan({
                 x={x(box.x + box.width / 2)}
                 y={depth / 2 + 8}
                 fontSize={13}
-                fontFamily={`${MONO}_700Bold`}
+                fontFamily={`${MONO}_700Bold, monospace`}
                 textAnchor="middle"
                 fill={palette.ink}
               >

@@ -9,7 +9,7 @@ import {
 } from '@ours/core';
 import { G, Path, Rect, Text as SvgText } from 'react-native-svg';
 import type { Palette } from '@/ui/palette';
-import { MONO, SANS } from '@/ui/tamagui.config';
+import { MONO, BODY_FONT } from '@/ui/tamagui.config';
 import { EndsHatch, type BinMood } from './BinShape';
 
 export type Place = (box: Box) => Box;
@@ -72,7 +72,7 @@ export function BinLabel({
         x={middle}
         y={top + tagHeight / 2 + size * 0.35}
         fontSize={size}
-        fontFamily={`${MONO}_700Bold`}
+        fontFamily={`${MONO}_700Bold, monospace`}
         textAnchor="middle"
         fill={ink}
       >
@@ -95,7 +95,7 @@ export function BinLabel({
             x={middle}
             y={top + tagHeight + NAME_SIZE + 2}
             fontSize={NAME_SIZE}
-            fontFamily={`${SANS}_400Regular`}
+            fontFamily={BODY_FONT}
             textAnchor="middle"
             fill={ink}
           >
@@ -128,7 +128,7 @@ export function LowNotch({
         x={x - size * 0.32}
         y={y + size * 0.5}
         fontSize={Math.max(8, size * 0.55)}
-        fontFamily={`${MONO}_700Bold`}
+        fontFamily={`${MONO}_700Bold, monospace`}
         textAnchor="middle"
         fill={palette.sheet}
       >
@@ -194,7 +194,7 @@ export function ShelfTag({
         x={middle}
         y={top + 14}
         fontSize={TAG_SIZE}
-        fontFamily={`${MONO}_700Bold`}
+        fontFamily={`${MONO}_700Bold, monospace`}
         textAnchor="middle"
         fill={ink}
       >
@@ -205,7 +205,7 @@ export function ShelfTag({
           x={middle}
           y={top + TAG_SIZE + 19}
           fontSize={NAME_SIZE}
-          fontFamily={`${SANS}_400Regular`}
+          fontFamily={BODY_FONT}
           textAnchor="middle"
           fill={quiet ? palette.quiet : palette.second}
         >
@@ -237,7 +237,7 @@ export function Measures({
         x={outer.x + outer.width / 2}
         y={outer.y - 9}
         fontSize={13}
-        fontFamily={`${MONO}_400Regular`}
+        fontFamily={`${MONO}_400Regular, monospace`}
         textAnchor="middle"
         fill={palette.second}
       >
@@ -254,7 +254,7 @@ export function Measures({
               x={outer.x - 7}
               y={clear.y + clear.height / 2 + 5}
               fontSize={13}
-              fontFamily={`${MONO}_400Regular`}
+              fontFamily={`${MONO}_400Regular, monospace`}
               textAnchor="end"
               fill={palette.second}
             >

@@ -3,7 +3,7 @@ import { memo } from 'react';
 import Svg, { G, Line, Path, Rect, Text as SvgText } from 'react-native-svg';
 import { YStack } from 'tamagui';
 import type { Palette } from '@/ui/palette';
-import { SANS } from '@/ui/tamagui.config';
+import { BODY_FONT } from '@/ui/tamagui.config';
 import { usePalette } from '@/ui/usePalette';
 import { BinShape, type BinMood } from './BinShape';
 import { BinLabel, LowNotch, Measures, NAME_SIZE, ShelfTag, type Place } from './DrawingLabels';
@@ -117,7 +117,7 @@ function Body({
               x={step.x + step.width / 2}
               y={step.y + step.height / 2 + 5}
               fontSize={NAME_SIZE}
-              fontFamily={`${SANS}_400Regular`}
+              fontFamily={BODY_FONT}
               textAnchor="middle"
               fill={palette.ink}
             >
