@@ -25,5 +25,6 @@ export function bigHome(count: number): { state: HouseholdState; finder: Househo
     for (let lot = 0; lot < (at % 2 === 0 ? 3 : 2); lot++)
       put({ entity: 'lot', row: { ...pick(lots), id: `lot-${at}-${lot}`, itemId: `item-${at}` } });
   }
+  finder.indexSome();
   return { state, finder, names };
 }

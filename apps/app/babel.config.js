@@ -1,4 +1,5 @@
 module.exports = (api) => {
-  api.cache(true);
-  return { presets: ['babel-preset-expo'] };
+  const isTest = api.env('test');
+  // Jest loads modules the old way; the bundler splits the app where one is imported on demand.
+  return { presets: ['babel-preset-expo'], plugins: isTest ? ['@babel/plugin-transform-dynamic-import'] : [] };
 };

@@ -7,8 +7,8 @@ import { HouseholdStore, type RunOutcome, type Snapshot } from './HouseholdStore
 import { browserPorts } from './browserPorts';
 import { SyncEngine, type Connection } from './SyncEngine';
 
-/** Retired rows are read once the first screen has had time to be drawn. */
-const ASIDE_AFTER_MS = 2500;
+/** The home is indexed, and retired rows are read, once the first screen has had time to be drawn. */
+const SHOWN_AFTER_MS = 1500;
 
 interface HouseholdContextValue {
   me: Me;
@@ -65,8 +65,8 @@ export function HouseholdProvider({
         }
         sync.start();
         setTimeout(() => {
-          if (!cancelled) void fresh.loadAside();
-        }, ASIDE_AFTER_MS);
+          if (!cancelled) void fresh.index().then(() => (cancelled ? undefined : fresh.loadAside()));
+        }, SHOWN_AFTER_MS);
         setEngine(sync);
         setStore(fresh);
       },

@@ -28,6 +28,7 @@ import {
   type Position,
   type QueuedCommand,
 } from './deviceDb';
+import { loadRules, type Rules } from './loadRules';
 
 /** Beyond what core and the wire say: this device could not keep the change. */
 export type AnyRefusal = Refusal | { kind: 'not_kept' };
@@ -40,12 +41,14 @@ export interface Snapshot {
 }
 export type Settling = { how: 'drop' | 'retry' } | { how: 'elsewhere'; nookId: string };
 
-/** What the server will accept. Fetched while the first screen is looked at: showing a home takes none of it. */
-type Wire = typeof import('@ours/contracts');
-let wire: Wire | null = null;
-const loadWire = async (): Promise<Wire> => (wire ??= await import('@ours/contracts'));
+/** What the server will accept. Fetched while the first screen is looked at. */
+let wire: Rules | null = null;
+const loadWire = async (): Promise<Rules> => (wire ??= await loadRules());
 
 const ANYBODY: Actor = { role: 'adult', personId: null };
+/** Rows, and the pause after them in which the person's own doings are answered. */
+const INDEXED_AT_ONCE = 100;
+const INDEX_EVERY_MS = 16;
 /** Smaller differences between two clocks are the time a message takes. */
 const CLOCK_TOLERANCE_MS = 2000;
 
@@ -107,6 +110,15 @@ export class HouseholdStore {
     for (const row of rows) this.putNumbered(row);
     Object.assign(this, { position, queue: this.withNotKept(queue), device, clockOffsetMs });
     this.replay();
+  }
+
+  /** Indexes the home for finding, bit by bit, and says so at the end: what is written wrong is found from then on. */
+  async index(): Promise<void> {
+    const { finder } = this;
+    if (!finder.indexSome(0)) return;
+    while (this.finder === finder && finder.indexSome(INDEXED_AT_ONCE))
+      await new Promise((done) => setTimeout(done, INDEX_EVERY_MS));
+    this.tell();
   }
 
   /** Reads what was set aside when the home was opened. What the feed has said of a row by then is newer. */

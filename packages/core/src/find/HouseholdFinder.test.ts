@@ -23,6 +23,60 @@ function home() {
   return { state, finder, put };
 }
 
+describe('a large home that is not indexed yet', () => {
+  const idsOf = (finder: HouseholdFinder, query: string): string[] =>
+    finder.find(query).map((found) => (found.kind === 'item' ? found.item.id : found.nookId));
+  function large() {
+    const made = home();
+    const rows: TaggedRow[] = [];
+    for (let at = 0; at < 400; at++) rows.push(itemRow(`thing-${at}`, `Jar number ${at}`, { synonyms: [`pot${at}`] }));
+    rows.push(itemRow('soap', 'Hand soap', { tags: ['bath'] }), itemRow('gone', 'Old soap', { retired: true }));
+    rows.forEach(made.put);
+    return { ...made, rows };
+  }
+
+  it('finds what is written as it is, by the beginning of each word, and nothing that is gone', () => {
+    const { finder } = large();
+    expect(idsOf(finder, 'soap')).toEqual(['soap']);
+    expect(idsOf(finder, 'so ha')).toEqual(['soap']);
+    expect(idsOf(finder, 'pot399')).toEqual(['thing-399']);
+    expect(finder.indexSome(0)).toBe(true);
+  });
+
+  it('says that nothing is found only when all of it is indexed', () => {
+    const { finder } = large();
+    expect(idsOf(finder, 'soep')).toEqual(['soap']);
+    expect(idsOf(finder, 'nmber 399')[0]).toBe('thing-399');
+    expect(idsOf(finder, 'trombone')).toEqual([]);
+  });
+
+  it('finds by tag and by code at once', () => {
+    expect(idsOf(large().finder, '#bath')).toEqual(['soap']);
+    const { finder, state } = large();
+    const bin = state.all('bin')[0]!;
+    expect(idsOf(finder, bin.code)).toEqual([bin.id]);
+  });
+
+  it('indexed bit by bit it answers as one that was indexed at once', () => {
+    const [slow, quick] = [large().finder, large().finder];
+    quick.indexSome();
+    let bits = 0;
+    while (slow.indexSome(60)) bits++;
+    expect(bits).toBeGreaterThan(5);
+    for (const query of ['jar', 'number 12', 'soap', 'pot7', 'jr 33', '#bath'])
+      expect(idsOf(slow, query)).toEqual(idsOf(quick, query));
+  });
+
+  it('a thing renamed while it waits is not found by its former name', () => {
+    const { finder, put } = large();
+    finder.indexSome();
+    put(itemRow('soap', 'Shampoo'));
+    for (let at = 0; at < 200; at++) put(itemRow(`more-${at}`, `Box ${at}`));
+    expect(idsOf(finder, 'shampoo')).toEqual(['soap']);
+    expect(idsOf(finder, 'hand soap')).not.toContain('soap');
+  });
+});
+
 describe('the finder follows the home', () => {
   it('forgets retired things, learns new names, second names and tags', () => {
     const { finder, put } = home();

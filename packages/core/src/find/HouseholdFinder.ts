@@ -21,6 +21,12 @@ export interface FoundNook {
 }
 export type Found = FoundItem | FoundNook;
 
+/** Fewer rows than these are indexed at once when something is asked for. */
+const AT_ONCE = 100;
+type NamedRow = Extract<TaggedRow, { entity: 'item' | 'space' | 'shelf' | 'bin' }>;
+const textOf = ({ entity, row }: NamedRow): string =>
+  entity === 'item' ? [row.name, ...row.synonyms, ...row.tags].join(' ') : row.name;
+
 const EXACT_WORD_BONUS = 0.25;
 const IN_STOCK_BONUS = 0.05;
 const NOOK_MALUS = 0.04;
@@ -38,26 +44,66 @@ const UNKNOWN = 0.75;
 export class HouseholdFinder {
   private readonly index = new TrigramIndex();
   private readonly spelling = new SpellingIndex();
-  /** The things by name, as the reader of lines wants them. */
-  readonly things = new ThingNames();
+  private readonly names = new ThingNames();
   private readonly tagged = new Map<string, Set<string>>();
+  private readonly tagsOf = new Map<string, readonly string[]>();
+  /** Rows that came and are not in the index yet; and items not yet among the names. */
+  private readonly waiting = new Map<string, NamedRow>();
+  private readonly unnamed = new Map<string, ItemRow>();
 
   constructor(private readonly state: HouseholdState) {}
 
-  /** Call for every row that was put into the state. */
+  /** Call for every row that was put into the state. Costs next to nothing: rows are indexed when something is asked for. */
   update({ entity, row }: TaggedRow): void {
-    if (entity === 'item') {
-      this.untag(row.id);
-      if (row.retired) return this.forget(row.id);
-      this.things.set({ id: row.id, name: row.name, unit: row.unit, synonyms: row.synonyms });
-      this.learn(row.id, [row.name, ...row.synonyms, ...row.tags].join(' '));
-      this.tag(row.id, row.tags);
-    } else if (entity === 'space' || entity === 'shelf' || entity === 'bin') {
-      this.untag(row.id);
-      if (row.retired || row.name === '') return this.forget(row.id);
-      this.learn(row.id, row.name);
-      if (entity === 'bin') this.tag(row.id, row.tags);
+    if (entity === 'item') this.unnamed.set(row.id, row);
+    if (entity === 'item' || entity === 'space' || entity === 'shelf' || entity === 'bin')
+      this.waiting.set(row.id, { entity, row } as NamedRow);
+  }
+
+  /** The things by name, as the reader of lines wants them. */
+  get things(): ThingNames {
+    this.nameSome(Infinity);
+    return this.names;
+  }
+
+  /**
+   * Indexes some of the rows that wait, so that a large home is indexed bit by bit.
+   * @returns whether there are more
+   */
+  indexSome(most = Infinity): boolean {
+    this.nameSome(this.enterSome(most));
+    return this.waiting.size + this.unnamed.size > 0;
+  }
+
+  /** @returns how many more it could have taken */
+  private enterSome(most: number): number {
+    let left = most;
+    for (const [id, named] of this.waiting) {
+      if (left <= 0) return 0;
+      left--;
+      this.waiting.delete(id);
+      this.enter(named);
     }
+    return left;
+  }
+
+  private nameSome(most: number): number {
+    let left = most;
+    for (const [id, { name, unit, synonyms, retired }] of this.unnamed) {
+      if (left <= 0) return 0;
+      left--;
+      this.unnamed.delete(id);
+      if (retired) this.names.delete(id);
+      else this.names.set({ id, name, unit, synonyms });
+    }
+    return left;
+  }
+
+  private enter({ entity, row }: NamedRow): void {
+    this.untag(row.id);
+    if (row.retired || row.name === '') return this.forget(row.id);
+    this.learn(row.id, textOf({ entity, row } as NamedRow));
+    if (entity === 'item' || entity === 'bin') this.tag(row.id, row.tags);
   }
 
   private learn(id: string, text: string): void {
@@ -67,16 +113,21 @@ export class HouseholdFinder {
 
   private forget(id: string): void {
     this.index.delete(id);
-    this.things.delete(id);
     this.spelling.set(id, []);
   }
 
   /**
    * @param query as typed so far: words in any order, a nook code or the beginning of one, `#tags`
    * @param limit at most this many answers
-   * @returns best first; empty for an empty query
+   * @returns best first; empty for an empty query. Empty otherwise only when nothing in the home is found; while a large home is
+   *   still being indexed what is not indexed is found as it is written, and what is written wrong may be found a moment later
    */
   find(query: string, limit = 20): Found[] {
+    if (this.waiting.size > AT_ONCE && query.trim() !== '') {
+      const asWritten = this.findAsWritten(query, limit);
+      if (asWritten.length > 0) return asWritten;
+    }
+    if (query.trim() !== '') this.enterSome(Infinity);
     const tags = [...query.matchAll(/#([\p{L}\p{N}_-]+)/gu)].map((match) => foldText(match[1]!));
     const words = query.replace(/#[\p{L}\p{N}_-]*/gu, ' ').trim();
     const found = new Map<string, Found>();
@@ -87,6 +138,25 @@ export class HouseholdFinder {
       if (one) found.set(hit.id, one);
     }
     return [...found.values()].sort((a, b) => b.score - a.score).slice(0, limit);
+  }
+
+  /** Of rows that are not indexed yet, those with words that begin as the words asked for; and what the index has. */
+  private findAsWritten(query: string, limit: number): Found[] {
+    if (query.includes('#') || this.findByCode(query.trim()).length > 0) return [];
+    const asked = foldedWords(query);
+    const found: Found[] = [];
+    for (const { id, score } of this.index.search(asked.join(' '), limit)) {
+      const one = this.waiting.has(id) ? null : this.describe(id, score, query);
+      if (one) found.push(one);
+    }
+    for (const named of this.waiting.values()) {
+      if (named.row.retired) continue;
+      const words = foldedWords(textOf(named));
+      if (!asked.every((one) => words.some((word) => word.startsWith(one)))) continue;
+      const one = this.describe(named.row.id, 1, query);
+      if (one) found.push(one);
+    }
+    return found.sort((a, b) => b.score - a.score).slice(0, limit);
   }
 
   /** What is found as typed, and with words that no text has taken for those one mistake away. */
@@ -178,7 +248,9 @@ export class HouseholdFinder {
   }
 
   private tag(id: string, tags: readonly string[]): void {
-    for (const tag of tags.map(foldText)) {
+    const folded = tags.map(foldText);
+    if (folded.length > 0) this.tagsOf.set(id, folded);
+    for (const tag of folded) {
       const ids = this.tagged.get(tag);
       if (ids) ids.add(id);
       else this.tagged.set(tag, new Set([id]));
@@ -186,6 +258,7 @@ export class HouseholdFinder {
   }
 
   private untag(id: string): void {
-    for (const ids of this.tagged.values()) ids.delete(id);
+    for (const tag of this.tagsOf.get(id) ?? []) this.tagged.get(tag)?.delete(id);
+    this.tagsOf.delete(id);
   }
 }

@@ -11,7 +11,7 @@ import { Button } from '@/ui/Button';
 import { Choices } from '@/ui/Choices';
 import { Field } from '@/ui/Field';
 import { Small, Title, Words } from '@/ui/Words';
-import type { SignInValues, Way } from './signInRules';
+import { signInResolver, type SignInValues, type Way } from './signInRules';
 
 /** Signing in, starting a home, joining one, or looking at the demo home. */
 export function SignInScreen() {
@@ -27,8 +27,7 @@ export function SignInScreen() {
   });
   const { control, handleSubmit } = useForm<SignInValues>({
     // The rules come when the form is sent: the page is shown without them.
-    resolver: async (values, context, options) =>
-      (await import('./signInRules')).SIGN_IN_RULES[way](values, context, options as never),
+    resolver: signInResolver(way),
     defaultValues: { name: '', email: '', password: '', householdName: '', invitation: '' },
   });
 

@@ -1,4 +1,3 @@
-import { joiResolver } from '@hookform/resolvers/joi';
 import {
   codeShape,
   newShelfCode,
@@ -13,13 +12,13 @@ import {
   type SpaceKind,
 } from '@ours/core';
 import { useRouter } from 'expo-router';
-import Joi from 'joi';
 import { useState } from 'react';
-import { Controller, useForm } from 'react-hook-form';
+import { Controller, useForm, type Resolver } from 'react-hook-form';
 import { XStack, YStack } from 'tamagui';
 import { v7 as uuidv7 } from 'uuid';
 import { useHousehold, useHouseholdContext } from '@/data/HouseholdProvider';
 import { useDo } from '@/data/useDo';
+import { loadRules } from '@/data/loadRules';
 import { Button } from '@/ui/Button';
 import { Choices } from '@/ui/Choices';
 import { Field } from '@/ui/Field';
@@ -36,18 +35,27 @@ interface NewSpace {
   depth: string;
 }
 
-const schema = Joi.object<NewSpace>({
-  name: Joi.string()
-    .trim()
-    .min(1)
-    .max(120)
-    .required()
-    .messages({ '*': 'Give the space a name, such as “Linen closet”.' }),
-  room: Joi.string().trim().min(1).max(120).required().messages({ '*': 'Say which room it is in, such as “Stairs”.' }),
-  width: Joi.string().allow(''),
-  height: Joi.string().allow(''),
-  depth: Joi.string().allow(''),
-});
+const resolveNewSpace: Resolver<NewSpace> = async (values, context, options) => {
+  const rules = await loadRules();
+  const schema = rules.Joi.object<NewSpace>({
+    name: rules.Joi.string()
+      .trim()
+      .min(1)
+      .max(120)
+      .required()
+      .messages({ '*': 'Give the space a name, such as “Linen closet”.' }),
+    room: rules.Joi.string()
+      .trim()
+      .min(1)
+      .max(120)
+      .required()
+      .messages({ '*': 'Say which room it is in, such as “Stairs”.' }),
+    width: rules.Joi.string().allow(''),
+    height: rules.Joi.string().allow(''),
+    depth: rules.Joi.string().allow(''),
+  });
+  return rules.joiResolver(schema)(values, context, options as never) as never;
+};
 
 /** What a space of a kind usually consists of, top to bottom; a start that can be changed (own defaults). */
 const USUAL_SHELVES: Readonly<Record<SpaceKind, ShelfKind>> = {
@@ -80,7 +88,7 @@ export function NewSpaceScreen() {
   const [patternKey, setPatternKey] = useState('');
   const pattern = SPACE_PATTERNS.find(({ key }) => key === patternKey);
   const { control, handleSubmit, setError, setValue, watch } = useForm<NewSpace>({
-    resolver: joiResolver(schema),
+    resolver: resolveNewSpace,
     defaultValues: { name: '', room: rooms[0]?.name ?? '', width: '', height: '', depth: '' },
   });
 
