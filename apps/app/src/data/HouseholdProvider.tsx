@@ -65,7 +65,7 @@ export function HouseholdProvider({
         }
         sync.start();
         setTimeout(() => {
-          if (!cancelled) void fresh.index().then(() => (cancelled ? undefined : fresh.loadAside()));
+          if (!cancelled) void fresh.prepare().then(() => (cancelled ? undefined : fresh.loadAside()));
         }, SHOWN_AFTER_MS);
         setEngine(sync);
         setStore(fresh);
@@ -100,7 +100,15 @@ export function useHousehold<T>(select: (snapshot: Snapshot) => T): T {
   const { store } = useHouseholdContext();
   const subscribe = useCallback((tell: () => void) => store.subscribe(tell), [store]);
   const snapshot = useCallback(() => store.snapshot, [store]);
-  return useSyncExternalStoreWithSelector(subscribe, snapshot, null, select, saysTheSame);
+  // In a box: React compares what is selected by identity, and the state stays the same object when it changes.
+  const boxed = useSyncExternalStoreWithSelector(
+    subscribe,
+    snapshot,
+    null,
+    (now) => ({ value: select(now) }),
+    (a, b) => saysTheSame(a.value, b.value),
+  );
+  return boxed.value;
 }
 
 /** The state and the store are changed in place, and functions look into them: they never say the same for sure. */

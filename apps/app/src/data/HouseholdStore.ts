@@ -93,8 +93,6 @@ export class HouseholdStore {
       store.tell();
     });
     await store.load();
-    // Offline and not kept by the service worker it fails here, and is tried again with the first command.
-    void loadWire().catch(() => undefined);
     return store;
   }
 
@@ -112,8 +110,13 @@ export class HouseholdStore {
     this.replay();
   }
 
-  /** Indexes the home for finding, bit by bit, and says so at the end: what is written wrong is found from then on. */
-  async index(): Promise<void> {
+  /**
+   * What the first screen does without: fetches what checks commands, and indexes the home for finding, bit by bit; says so at the
+   * end, for what is written wrong is found from then on.
+   */
+  async prepare(): Promise<void> {
+    // Offline and not kept by the service worker it fails here, and is tried again with the first command.
+    void loadWire().catch(() => undefined);
     const { finder } = this;
     if (!finder.indexSome(0)) return;
     while (this.finder === finder && finder.indexSome(INDEXED_AT_ONCE))

@@ -41,12 +41,13 @@ function RowsInSight<T>({
   const [above, setAbove] = useState(0);
   // How far the list begins below the top of what scrolls.
   useLayoutEffect(() => {
-    const [box, frame] = [list.current, scroller()];
-    if (box && frame) setAbove(box.getBoundingClientRect().top - frame.getBoundingClientRect().top + frame.scrollTop);
+    const box = list.current;
+    if (box && scroller)
+      setAbove(box.getBoundingClientRect().top - scroller.getBoundingClientRect().top + scroller.scrollTop);
   }, [scroller, entries.length]);
   const rows = useVirtualizer({
     count: entries.length,
-    getScrollElement: scroller,
+    getScrollElement: () => scroller,
     estimateSize: () => ROW_HEIGHT,
     getItemKey: (at) => keyOf(entries[at]!),
     overscan: SPARE_ROWS,

@@ -1,16 +1,20 @@
 import { ChevronLeft } from '@/ui/icons';
 import { useRouter } from 'expo-router';
-import { createContext, useCallback, useContext, useEffect, useRef, type ReactNode } from 'react';
+import { createContext, useCallback, useContext, useEffect, useRef, useState, type ReactNode } from 'react';
 import { ScrollView, XStack, YStack } from 'tamagui';
 import { Button } from './Button';
 import { SyncState } from './SyncState';
 import { useToastLift } from './Toasts';
 import { Small, Title } from './Words';
 
-type Scroller = () => HTMLElement | null;
-const ScrollerContext = createContext<Scroller>(() => null);
-/** The element that scrolls the page this is on. */
-export const useScroller = (): Scroller => useContext(ScrollerContext);
+const ScrollerContext = createContext<HTMLElement | null>(null);
+/** The element that scrolls the page this is on; null until it is there. */
+export const useScroller = (): HTMLElement | null => useContext(ScrollerContext);
+
+interface ScrollNode {
+  scrollTo: (to: { y: number }) => void;
+  getScrollableNode?: () => HTMLElement;
+}
 
 /** A page: its name, what belongs to it at the right, and the content that scrolls under it. */
 export function Screen({
@@ -36,8 +40,12 @@ export function Screen({
   topAt?: string | null;
 }) {
   const router = useRouter();
-  const scroll = useRef<{ scrollTo: (to: { y: number }) => void; getScrollableNode?: () => HTMLElement }>(null);
-  const scroller = useCallback<Scroller>(() => scroll.current?.getScrollableNode?.() ?? null, []);
+  const scroll = useRef<ScrollNode>(null);
+  const [scroller, setScroller] = useState<HTMLElement | null>(null);
+  const attach = useCallback((node: ScrollNode | null) => {
+    scroll.current = node;
+    setScroller(node?.getScrollableNode?.() ?? null);
+  }, []);
   useEffect(() => {
     if (topAt) scroll.current?.scrollTo({ y: 0 });
   }, [topAt]);
@@ -69,7 +77,7 @@ export function Screen({
         {right}
         {sync ? <SyncState /> : null}
       </XStack>
-      <ScrollView ref={scroll as never} flex={1} keyboardShouldPersistTaps="handled">
+      <ScrollView ref={attach as never} flex={1} keyboardShouldPersistTaps="handled">
         <YStack paddingBottom={footer ? 24 : 120} width="100%" maxWidth={1100} alignSelf="center">
           <ScrollerContext.Provider value={scroller}>{children}</ScrollerContext.Provider>
         </YStack>

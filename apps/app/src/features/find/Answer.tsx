@@ -10,7 +10,7 @@ import {
   type LotRow,
 } from '@ours/core';
 import { useRouter } from 'expo-router';
-import { useState } from 'react';
+import { useCallback, useDeferredValue, useMemo, useState } from 'react';
 import { XStack, YStack, Text, useMedia } from 'tamagui';
 import { useHousehold } from '@/data/HouseholdProvider';
 import { planContext, today } from '@/data/planContext';
@@ -22,9 +22,9 @@ import { Small, Strong, Title } from '@/ui/Words';
 import { ItemDialog } from '../stock/ItemDialog';
 import { LotDialog } from '../stock/LotDialog';
 import { amountWords, dueWords, lotAmountWords, onHandWords } from '../stock/words';
-import { OpenDoorView } from '../spaces/OpenDoorView';
+import { drawingScale, OpenDoorView } from '../spaces/OpenDoorView';
 import { namesWords, summaryWords } from '../spaces/words';
-import { useFront } from '../spaces/useFront';
+import { useFront, type Front } from '../spaces/useFront';
 
 /** The answer to "where is it?": what, how many, until when, the way there, and the drawing with the bin lit. */
 export function Answer({ found, query }: { found: Found; query: string }) {
@@ -122,7 +122,6 @@ function Card({
   const path = useHousehold(({ state }) => (nookId === null ? null : placePath(state, nookId)));
   const litId = path?.bins[0]?.id ?? path?.shelf?.id ?? null;
   const front = useFront(path?.space?.id ?? null);
-  const router = useRouter();
   const { gtMd } = useMedia();
   const content = useContentWidth();
   const width = gtMd ? Math.min(620, content - 400 - 16 * 5 - 2) : content - 34;
@@ -147,20 +146,41 @@ function Card({
         </XStack>
         {path ? <Strong testID="way">{path.steps.join(' › ')}</Strong> : <Small>It has no place now.</Small>}
       </YStack>
-      {front ? (
-        <OpenDoorView
-          view={front.view}
-          width={width}
-          maxHeight={gtMd ? 460 : 350}
-          hereId={litId}
-          summaryOf={front.summaryOf}
-          onPressNook={(id) => router.push(`/nook/${id}`)}
-        />
-      ) : null}
+      {front ? <Drawing front={front} litId={litId} width={width} maxHeight={gtMd ? 460 : 350} /> : null}
       <YStack padding={14} gap={10}>
         {children}
       </YStack>
     </YStack>
+  );
+}
+
+/** The space with the bin lit. The words of the answer are there first, and the drawing takes its place when it is ready. */
+function Drawing({
+  front,
+  litId,
+  width,
+  maxHeight,
+}: {
+  front: Front;
+  litId: string | null;
+  width: number;
+  maxHeight: number;
+}) {
+  const router = useRouter();
+  const open = useCallback((id: string) => router.push(`/nook/${id}`), [router]);
+  const wanted = useMemo(() => ({ front, litId }), [front, litId]);
+  const drawn = useDeferredValue(wanted, null);
+  const { scale, top } = drawingScale(front.view, width, maxHeight, false);
+  if (!drawn) return <YStack height={top + front.view.outer.height * scale + 12} />;
+  return (
+    <OpenDoorView
+      view={drawn.front.view}
+      width={width}
+      maxHeight={maxHeight}
+      hereId={drawn.litId}
+      summaryOf={drawn.front.summaryOf}
+      onPressNook={open}
+    />
   );
 }
 
