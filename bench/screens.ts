@@ -15,7 +15,7 @@ const SCREENS = [
   { name: 'Find', path: '/', ready: 'Where you were' },
   { name: 'Nooks', path: '/nooks', ready: 'Containers' },
   { name: 'Restock', path: '/restock', ready: 'Running out' },
-  { name: 'Rounds', path: '/rounds', ready: 'Ends within two weeks' },
+  { name: 'Rounds', path: '/rounds', ready: 'Too late: look' },
 ] as const;
 
 interface Growth {

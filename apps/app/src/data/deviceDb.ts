@@ -79,7 +79,7 @@ export async function readAside(db: DeviceDb, take: (rows: TaggedRow[]) => void)
     await new Promise((done) => setTimeout(done, BETWEEN_MS));
   }
 }
-const ROWS_AT_ONCE = 1000;
+const ROWS_AT_ONCE = 400;
 const BETWEEN_MS = 30;
 
 export const forgetDeviceDb = (householdId: string): Promise<void> => deleteDB(nameOf(householdId));

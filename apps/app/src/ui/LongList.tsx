@@ -1,13 +1,12 @@
-import { useVirtualizer } from '@tanstack/react-virtual';
-import { Fragment, useLayoutEffect, useRef, useState, type ReactNode } from 'react';
+import { Fragment, useEffect, useRef, useState, type ReactNode } from 'react';
 import { useScroller } from './Screen';
 
-/** So many rows are drawn as they are; beyond, only those in sight. */
-const PLAIN_ROWS = 40;
-const ROW_HEIGHT = 72;
-const SPARE_ROWS = 6;
+const FIRST_ROWS = 14;
+const MORE_ROWS = 20;
+/** More rows are drawn when the end of those that are drawn comes so near. */
+const AHEAD = '700px';
 
-/** Rows below each other, of which only those in sight are drawn when they are many. Inside a Screen. */
+/** Rows below each other. Of very many the first are drawn, and more as one scrolls towards them. Inside a Screen. */
 export function LongList<T>({
   entries,
   keyOf,
@@ -17,54 +16,37 @@ export function LongList<T>({
   keyOf: (entry: T) => string;
   draw: (entry: T) => ReactNode;
 }) {
-  if (entries.length > PLAIN_ROWS) return <RowsInSight entries={entries} keyOf={keyOf} draw={draw} />;
+  const [shown, setShown] = useState(FIRST_ROWS);
+  // Where a browser cannot tell what is in sight, all rows are drawn.
+  const all = entries.length <= shown || typeof IntersectionObserver === 'undefined';
   return (
     <>
-      {entries.map((entry) => (
+      {(all ? entries : entries.slice(0, shown)).map((entry) => (
         <Fragment key={keyOf(entry)}>{draw(entry)}</Fragment>
       ))}
+      {all ? null : <Foot key={shown} onNear={() => setShown((now) => now + MORE_ROWS)} />}
     </>
   );
 }
 
-function RowsInSight<T>({
-  entries,
-  keyOf,
-  draw,
-}: {
-  entries: readonly T[];
-  keyOf: (entry: T) => string;
-  draw: (entry: T) => ReactNode;
-}) {
+/** The end of the rows that are drawn. */
+function Foot({ onNear }: { onNear: () => void }) {
+  const foot = useRef<HTMLDivElement>(null);
+  const near = useRef(onNear);
   const scroller = useScroller();
-  const list = useRef<HTMLDivElement>(null);
-  const [above, setAbove] = useState(0);
-  // How far the list begins below the top of what scrolls.
-  useLayoutEffect(() => {
-    const box = list.current;
-    if (box && scroller)
-      setAbove(box.getBoundingClientRect().top - scroller.getBoundingClientRect().top + scroller.scrollTop);
-  }, [scroller, entries.length]);
-  const rows = useVirtualizer({
-    count: entries.length,
-    getScrollElement: () => scroller,
-    estimateSize: () => ROW_HEIGHT,
-    getItemKey: (at) => keyOf(entries[at]!),
-    overscan: SPARE_ROWS,
-    scrollMargin: above,
+  useEffect(() => {
+    near.current = onNear;
   });
-  return (
-    <div ref={list} style={{ position: 'relative', height: rows.getTotalSize() }}>
-      {rows.getVirtualItems().map(({ key, index, start }) => (
-        <div
-          key={key}
-          data-index={index}
-          ref={rows.measureElement}
-          style={{ position: 'absolute', left: 0, right: 0, top: 0, transform: `translateY(${start - above}px)` }}
-        >
-          {draw(entries[index]!)}
-        </div>
-      ))}
-    </div>
-  );
+  useEffect(() => {
+    if (!foot.current || !scroller) return undefined;
+    const observer = new IntersectionObserver(
+      (seen) => {
+        if (seen.some(({ isIntersecting }) => isIntersecting)) near.current();
+      },
+      { root: scroller, rootMargin: AHEAD },
+    );
+    observer.observe(foot.current);
+    return () => observer.disconnect();
+  }, [scroller]);
+  return <div ref={foot} style={{ height: 1 }} />;
 }

@@ -1,4 +1,4 @@
-import { stockOf, type DueLot, type LotRow } from '@ours/core';
+import { stockOf, type CivilDate, type DueLot, type LineRow, type LotRow } from '@ours/core';
 import { useRouter } from 'expo-router';
 import { memo, useMemo } from 'react';
 import { useHousehold } from '@/data/HouseholdProvider';
@@ -12,56 +12,82 @@ import { Screen } from '@/ui/Screen';
 import { Words } from '@/ui/Words';
 import { DueRow } from '../stock/DueRow';
 
-const lotId = ({ lot }: DueLot): string => lot.id;
+/** A row of the page: headings are rows as well, so that one long list holds them all in their order. */
+type Row =
+  | { kind: 'heading'; key: string; title: string; count: number }
+  | { kind: 'due'; key: string; one: DueLot }
+  | { kind: 'count'; key: string; lot: LotRow }
+  | { kind: 'line'; key: string; line: LineRow };
+
+const part = (title: string, rows: Row[]): Row[] =>
+  rows.length === 0 ? [] : [{ kind: 'heading', key: title, title, count: rows.length }, ...rows];
+const dueRow = (one: DueLot): Row => ({ kind: 'due', key: one.lot.id, one });
 
 /** What to look after on the next walk through the house: too late, ending soon, to be counted, to be fixed. */
 export function RoundsScreen() {
-  const router = useRouter();
-  const doIt = useDo();
   const day = today();
   const due = useHousehold(({ state }) => stockOf(state).dueUntil(day));
   const toCount = useHousehold(({ state }) => stockOf(state).lotsToCount());
   const lines = useHousehold(({ state }) => state.all('line'));
-  const late = useMemo(() => due.filter((one) => one.due.on < day), [due, day]);
-  const soon = useMemo(() => due.slice(late.length), [due, late]);
-  const nothing = due.length + toCount.length + lines.length === 0;
+  const rows = useMemo(() => {
+    const late = due.filter((one) => one.due.on < day);
+    return [
+      ...part('Too late: look, and take out what is bad', late.map(dueRow)),
+      ...part('Ends within two weeks', due.slice(late.length).map(dueRow)),
+      ...part(
+        'Please count',
+        toCount.map((lot) => ({ kind: 'count', key: `count ${lot.id}`, lot })),
+      ),
+      ...part(
+        'Lines to fix',
+        lines.map((line) => ({ kind: 'line', key: line.id, line })),
+      ),
+    ];
+  }, [due, toCount, lines, day]);
   return (
     <Screen title="Rounds">
-      {nothing ? (
+      {rows.length === 0 ? (
         <Words padding={16}>Nothing needs a look today: no dates ending, nothing to count, no line to fix.</Words>
       ) : null}
-      {late.length > 0 ? (
-        <ListHeading title="Too late: look, and take out what is bad" remark={`${late.length}`} />
-      ) : null}
-      <LongList entries={late} keyOf={lotId} draw={(one) => <DueRow one={one} day={day} />} />
-      {soon.length > 0 ? <ListHeading title="Ends within two weeks" remark={`${soon.length}`} /> : null}
-      <LongList entries={soon} keyOf={lotId} draw={(one) => <DueRow one={one} day={day} />} />
-      {toCount.length > 0 ? <ListHeading title="Please count" remark={`${toCount.length}`} /> : null}
-      <LongList entries={toCount} keyOf={({ id }) => id} draw={(lot) => <CountRow lot={lot} />} />
-      {lines.length > 0 ? <ListHeading title="Lines to fix" remark={`${lines.length}`} /> : null}
-      {lines.map((line) => (
-        <ListRow
-          key={line.id}
-          title={`“${line.text}”`}
-          detail="kept as typed"
-          right={
-            <>
-              <Button
-                label="Fix"
-                onPress={() => router.push(line.nookId ? `/record?nook=${line.nookId}` : '/record')}
-              />
-              <Button
-                kind="quiet"
-                label="Drop"
-                onPress={() => void doIt('line_settled', [{ op: 'retire', entity: 'line', id: line.id }], 'Dropped.')}
-              />
-            </>
-          }
-        />
-      ))}
+      <LongList entries={rows} keyOf={({ key }) => key} draw={(row) => <RoundsRow row={row} day={day} />} />
     </Screen>
   );
 }
+
+function RoundsRow({ row, day }: { row: Row; day: CivilDate }) {
+  switch (row.kind) {
+    case 'heading':
+      return <ListHeading title={row.title} remark={`${row.count}`} />;
+    case 'due':
+      return <DueRow one={row.one} day={day} />;
+    case 'count':
+      return <CountRow lot={row.lot} />;
+    case 'line':
+      return <FixRow line={row.line} />;
+  }
+}
+
+/** A line that could not be read, as it was typed. */
+const FixRow = memo(function FixRow({ line }: { line: LineRow }) {
+  const router = useRouter();
+  const doIt = useDo();
+  return (
+    <ListRow
+      title={`“${line.text}”`}
+      detail="kept as typed"
+      right={
+        <>
+          <Button label="Fix" onPress={() => router.push(line.nookId ? `/record?nook=${line.nookId}` : '/record')} />
+          <Button
+            kind="quiet"
+            label="Drop"
+            onPress={() => void doIt('line_settled', [{ op: 'retire', entity: 'line', id: line.id }], 'Dropped.')}
+          />
+        </>
+      }
+    />
+  );
+});
 
 const CountRow = memo(function CountRow({ lot }: { lot: LotRow }) {
   const router = useRouter();
