@@ -265,9 +265,17 @@ describe('a round of emptying a space', () => {
     ]);
     const round = () => clearOutState(state, state.get('clear_out', 'empty')!);
     run(state, planVerdict(round(), lot, 'empty_package', null, context));
-    expect(stockOf(state).lowItems().map(({ item }) => item.id)).not.toContain(lot.itemId);
+    expect(
+      stockOf(state)
+        .lowItems()
+        .map(({ item }) => item.id),
+    ).not.toContain(lot.itemId);
     run(state, planFinish(state, round(), context));
-    expect(stockOf(state).lowItems().map(({ item }) => item.id)).toContain(lot.itemId);
+    expect(
+      stockOf(state)
+        .lowItems()
+        .map(({ item }) => item.id),
+    ).toContain(lot.itemId);
   });
   it('the list to hand on names things with their numbers; only three verdicts take a thing out of the house', () => {
     const state = sampleHome();

@@ -38,13 +38,27 @@ export function NookButtons({
   );
 }
 
+/** The least that a finger is given (WCAG 2.2, 2.5.8: 24 by 24 CSS pixels). */
+const LEAST_TARGET = 24;
+
+/** A narrow bin gets a little of its neighbours' room, and lies over them there. */
 function Hit({ box, label, onPress }: { box: Box; label: string; onPress: () => void }) {
+  const width = Math.max(box.width, LEAST_TARGET);
+  const height = Math.max(box.height, LEAST_TARGET);
+  const grown = width > box.width || height > box.height;
   return (
     <Pressable
       role="button"
       aria-label={label}
       onPress={onPress}
-      style={{ position: 'absolute', left: box.x, top: box.y, width: box.width, height: box.height }}
+      style={{
+        position: 'absolute',
+        left: box.x - (width - box.width) / 2,
+        top: box.y - (height - box.height) / 2,
+        width,
+        height,
+        zIndex: grown ? 1 : 0,
+      }}
     />
   );
 }

@@ -44,6 +44,19 @@ describe('the open-door view', () => {
     expect(pressed.mock.calls).toEqual([[bin.id], ['bare']]);
   });
 
+  it('gives a bin that is drawn very narrow the room that a finger needs', () => {
+    const slim: BinRow = { ...bin, id: 'slim', name: 'pegs', leftTenthMm: 100, widthTenthMm: 400, heightTenthMm: 1500 };
+    const view = layOutFront(rowOf<SpaceRow>('space'), [rowOf<ShelfRow>('shelf')], () => [slim]);
+    const drawn = view.shelves[0]!.bins[0]!.box;
+    expect((drawn.width / view.outer.width) * 360).toBeLessThan(24);
+    renderWith(
+      <OpenDoorView view={view} width={360} maxHeight={400} summaryOf={() => empty} onPressNook={jest.fn()} />,
+    );
+    const { width, height } = screen.getByRole('button', { name: /^Bin A1, pegs/ }).style;
+    expect(parseFloat(width)).toBeGreaterThanOrEqual(24);
+    expect(parseFloat(height)).toBeGreaterThanOrEqual(24);
+  });
+
   it('lights the answer and only it', () => {
     draw({ ...empty, lots: 1 }, bin.id);
     const lit = Array.from(document.querySelectorAll('path')).filter(
