@@ -170,8 +170,7 @@ function Drawing({
   const open = useCallback((id: string) => router.push(`/nook/${id}`), [router]);
   const wanted = useMemo(() => ({ front, litId }), [front, litId]);
   const drawn = useDeferredValue(wanted, null);
-  const { scale, top } = drawingScale(front.view, width, maxHeight, false);
-  if (!drawn) return <YStack height={top + front.view.outer.height * scale + 12} />;
+  if (!drawn) return <YStack height={drawingScale(front.view, width, maxHeight, false).height} />;
   return (
     <OpenDoorView
       view={drawn.front.view}

@@ -36,7 +36,8 @@ export function drawingScale(view: FrontView, width: number, maxHeight: number, 
   const drawn = view.doorOuter ? view.doorOuter.x + view.doorOuter.width : view.outer.width;
   const scale = Math.min((width - margin - 8) / drawn, (maxHeight - margin / 2 - 12) / view.outer.height);
   const left = Math.max(measured ? margin : 4, (width - drawn * scale) / 2);
-  return { scale, left, top: measured ? 26 : 6 };
+  const top = measured ? 26 : 6;
+  return { scale, left, top, height: top + view.outer.height * scale + 12 };
 }
 
 /**
@@ -46,14 +47,13 @@ export function drawingScale(view: FrontView, width: number, maxHeight: number, 
 export const OpenDoorView = memo(function OpenDoorView(props: OpenDoorViewProps) {
   const { view, width, maxHeight, measures = null, onPressNook } = props;
   const palette = usePalette();
-  const { scale, left, top } = drawingScale(view, width, maxHeight, measures !== null);
+  const { scale, left, top, height } = drawingScale(view, width, maxHeight, measures !== null);
   const place = (box: Box): Box => ({
     x: left + box.x * scale,
     y: top + box.y * scale,
     width: box.width * scale,
     height: box.height * scale,
   });
-  const height = top + view.outer.height * scale + 12;
   const shelves = [...view.shelves, ...view.doorShelves];
   return (
     <YStack width={width} height={height} position="relative" testID="open-door">
