@@ -1,4 +1,6 @@
 /** Which room may know which. Imports point one way: app → contracts → core, server → contracts → core. */
+const TESTS = '\\.test(-support)?\\.tsx?$';
+
 module.exports = {
   forbidden: [
     {
@@ -22,10 +24,51 @@ module.exports = {
     },
     { name: 'demo-knows-core', severity: 'error', from: { path: '^demo/src' }, to: { path: '^(apps|e2e)/' } },
     {
-      name: 'ui-below-features',
+      name: 'core-folders-meet-at-the-index',
+      comment: 'Kinds of rows (*.entity.ts) and their rules (*.rules.ts) are read by the registry and by each other.',
       severity: 'error',
-      from: { path: '^apps/app/src/(ui|data)' },
-      to: { path: '^apps/app/src/features' },
+      from: { path: '^packages/core/src/([^/]+)/', pathNot: [TESTS, '\\.rules\\.ts$'] },
+      to: {
+        path: '^packages/core/src/[^/]+/',
+        pathNot: ['^packages/core/src/$1/', '/index\\.ts$', '\\.(entity|rules)\\.ts$'],
+      },
+    },
+    {
+      name: 'entities-are-read-through-the-registry',
+      severity: 'error',
+      from: { path: '^packages/core/src/', pathNot: [TESTS, '^packages/core/src/household/', '\\.entity\\.ts$'] },
+      to: { path: '\\.(entity|rules)\\.ts$', pathNot: '^packages/core/src/household/' },
+    },
+    {
+      name: 'features-meet-at-the-index',
+      severity: 'error',
+      from: { path: '^apps/app/src/features/([^/]+)/', pathNot: TESTS },
+      to: { path: '^apps/app/src/features/', pathNot: ['^apps/app/src/features/$1/', '/index\\.ts$'] },
+    },
+    {
+      name: 'routes-take-screens',
+      comment: 'A screen is imported by its own file, so that one view does not load the others.',
+      severity: 'error',
+      from: { path: '^apps/app/app/' },
+      to: { path: '^apps/app/src/features/', pathNot: '(Screen|Gate)\\.tsx$' },
+    },
+    {
+      name: 'kit-knows-no-household',
+      severity: 'error',
+      from: { path: '^apps/app/src/kit/', pathNot: TESTS },
+      to: { path: '^apps/app/src/(?!kit/)' },
+    },
+    {
+      name: 'data-draws-nothing',
+      severity: 'error',
+      from: { path: '^apps/app/src/(data|jobs)/', pathNot: TESTS },
+      to: { path: '^apps/app/src/(kit|home|features)/' },
+    },
+    {
+      name: 'home-below-features',
+      severity: 'error',
+      from: { path: '^apps/app/src/home/', pathNot: TESTS },
+      to: { path: '^apps/app/src/features/' },
     },
     {
       name: 'no-circles',

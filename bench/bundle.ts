@@ -53,7 +53,7 @@ function buildEmptyApp(): string {
     cpSync(join(root, 'apps/app', file), join(folder, file));
   mkdirSync(join(folder, 'src/ui'), { recursive: true });
   for (const file of ['tamagui.config.ts', 'palette.ts'])
-    cpSync(join(root, 'apps/app/src/ui', file), join(folder, 'src/ui', file));
+    cpSync(join(root, 'apps/app/src/kit/theme', file), join(folder, 'src/ui', file));
   symlinkSync(join(root, 'node_modules'), join(folder, 'node_modules'));
   writeFileSync(
     join(folder, 'app/_layout.tsx'),

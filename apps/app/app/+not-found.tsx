@@ -1,7 +1,7 @@
 import { useRouter } from 'expo-router';
 import { YStack } from 'tamagui';
-import { Button } from '@/ui/Button';
-import { Title } from '@/ui/Words';
+import { Button } from '@/kit/press/Button';
+import { Title } from '@/kit/text/Text';
 
 export default function NotFound() {
   const router = useRouter();

@@ -3,11 +3,11 @@ import { Slot } from 'expo-router';
 import { useEffect, useState } from 'react';
 import { Platform } from 'react-native';
 import { TamaguiProvider } from 'tamagui';
-import { SessionProvider } from '@/data/SessionProvider';
-import { useOurFonts } from '@/ui/Fonts';
-import { config } from '@/ui/tamagui.config';
-import { ThemeChoice } from '@/ui/ThemeChoice';
-import { ToastProvider } from '@/ui/Toasts';
+import { SessionProvider } from '@/home/SessionProvider';
+import { useOurFonts } from '@/kit/theme/Fonts';
+import { config } from '@/kit/theme/tamagui.config';
+import { ThemeChoice } from '@/kit/theme/ThemeChoice';
+import { ToastProvider } from '@/kit/feedback/Toasts';
 
 export default function Layout() {
   const [queries] = useState(() => new QueryClient());

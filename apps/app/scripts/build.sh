@@ -5,7 +5,7 @@ set -euo pipefail
 cd "$(dirname "${BASH_SOURCE[0]}")/.."
 CI=1 EXPO_NO_TELEMETRY=1 EXPO_OFFLINE=1 EXPO_UNSTABLE_TREE_SHAKING=1 EXPO_UNSTABLE_METRO_OPTIMIZE_GRAPH=1 \
   npx expo export --platform web --output-dir dist.next
-npx esbuild src/workers/plan.worker.ts --bundle --minify --format=iife --target=es2022 --log-level=warning \
+npx esbuild src/jobs/plan.worker.ts --bundle --minify --format=iife --target=es2022 --log-level=warning \
   --outfile=dist.next/plan.worker.js
 node scripts/writePrecacheList.mjs dist.next
 node scripts/compress.mjs dist.next

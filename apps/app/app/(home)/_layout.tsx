@@ -1,6 +1,6 @@
 import { Slot } from 'expo-router';
 import { Gate } from '@/features/household/Gate';
-import { Trouble } from '@/ui/Trouble';
+import { Trouble } from '@/kit/feedback/Trouble';
 
 export { Trouble as ErrorBoundary };
 

@@ -1,3 +1,3 @@
-import { ContainersScreen } from '@/features/fit/ContainersScreen';
+import { ContainersScreen } from '@/features/containers/ContainersScreen';
 
 export default ContainersScreen;

@@ -1,8 +1,6 @@
-import type { HouseholdState } from '../household/HouseholdState';
-import { NOOK_KINDS, type ItemRow, type LotRow, type TaggedRow } from '../household/registry';
-import { ThingNames } from '../stock/recordLine/thingNames';
-import { codeKey, codeShape, readCode } from '../spaces/nookCode';
-import { foldedWords, foldText } from './foldText';
+import { type HouseholdState, NOOK_KINDS, type ItemRow, type LotRow, type TaggedRow } from '../household';
+import { ThingNames } from '../record';
+import { codeKey, codeShape, readCode, foldedWords, foldText } from '../base';
 import { SpellingIndex } from './SpellingIndex';
 import { TrigramIndex } from './trigramIndex';
 

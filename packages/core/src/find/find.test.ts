@@ -3,9 +3,9 @@ import { itemFields, lotRow, sampleRows } from '../household/sampleHome.test-sup
 import { HouseholdState } from '../household/HouseholdState';
 import type { TaggedRow } from '../household/registry';
 import { HouseholdFinder } from './HouseholdFinder';
-import { seededRandom } from '../fit/seededRandom';
+import { seededRandom } from '../base/seededRandom';
 import { TrigramIndex, trigramsOf } from './trigramIndex';
-import { foldText } from './foldText';
+import { foldText } from '../base/foldText';
 
 const names = [
   'Paper lanterns, midsummer',

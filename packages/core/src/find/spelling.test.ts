@@ -1,5 +1,5 @@
 import fc from 'fast-check';
-import { seededRandom } from '../fit/seededRandom';
+import { seededRandom } from '../base/seededRandom';
 import { itemFields } from '../household/sampleHome.test-support';
 import { HouseholdState } from '../household/HouseholdState';
 import { HouseholdFinder } from './HouseholdFinder';

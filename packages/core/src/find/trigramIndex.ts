@@ -1,4 +1,4 @@
-import { foldedWords } from './foldText';
+import { foldedWords } from '../base';
 
 export interface TrigramHit {
   id: string;

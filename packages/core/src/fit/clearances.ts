@@ -1,5 +1,5 @@
 import { slidesIn, standsFree, type Compartment, type Standing } from './compartment';
-import { floorBox, overlap, type FloorRect } from './turnedRectangle';
+import { floorBox, overlap, type FloorRect } from '../base';
 
 export interface Clearances {
   left: number;

@@ -9,7 +9,7 @@ import {
 } from './compartment';
 import { findSlantedRow } from './slantedRow';
 import { plainRoom } from './spaceModel';
-import { overlap } from './turnedRectangle';
+import { overlap } from '../base/turnedRectangle';
 
 const room: Compartment = plainRoom(9000, 4000, 3000);
 const bin = (more: Partial<Standing> = {}): Standing => ({

@@ -1,5 +1,4 @@
-import type { FloorRect, TurnedRect } from './turnedRectangle';
-import { asTurned, floorBox, overlap } from './turnedRectangle';
+import { type FloorRect, type TurnedRect, asTurned, floorBox, overlap } from '../base';
 
 /** Something that takes room in a compartment: a post, a pipe, the hump over a compressor, a hinge, a half-shelf. */
 export interface Obstacle extends FloorRect {

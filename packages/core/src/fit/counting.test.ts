@@ -1,8 +1,8 @@
 import type { Compartment, Obstacle, Standing } from './compartment';
-import { standingOf } from './filling';
+import { standingOf } from '../plan/filling';
 import { fitContainer } from './fitContainer';
-import { searchPlan } from './planSpace';
-import { seededRandom } from './seededRandom';
+import { searchPlan } from '../plan/planSpace';
+import { seededRandom } from '../base/seededRandom';
 import { bestShelfHoles, surfaceAt } from './shelfHeights';
 import { plainRoom, roomOver, type ShelfFrame } from './spaceModel';
 

@@ -1,8 +1,8 @@
 import type { Compartment, Obstacle, Standing } from './compartment';
 import { fitContainer } from './fitContainer';
-import { seededRandom } from './seededRandom';
+import { seededRandom } from '../base/seededRandom';
 import { plainRoom } from './spaceModel';
-import { cornersOf } from './turnedRectangle';
+import { cornersOf } from '../base/turnedRectangle';
 
 const box = (width: number, depth: number, height: number, more: object = {}) => ({
   topWidthTenthMm: width,

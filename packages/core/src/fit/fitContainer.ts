@@ -1,6 +1,6 @@
-import type { ContainerFields } from '../household/registry';
+import type { ContainerFields } from '../household';
 import { slidesIn, standsFree, type Compartment, type Obstacle, type Standing } from './compartment';
-import { footShare, HAND_ROOM_TENTH_MM, LEAST_SIDE_TENTH_MM, stackCount } from './container';
+import { footShare, HAND_ROOM_TENTH_MM, LEAST_SIDE_TENTH_MM, stackCount } from '../containers';
 import { areaBound, countSame } from './sameContainers';
 import { packInOrder } from './packRectangles';
 import { findSlantedRow } from './slantedRow';

@@ -1,4 +1,4 @@
-import type { FloorRect } from './turnedRectangle';
+import type { FloorRect } from '../base';
 
 export interface PackPiece {
   width: number;

@@ -2,8 +2,8 @@ import fc from 'fast-check';
 import { packExactly } from './packExactly';
 import { packInOrder, searchPacking, type PackedPiece, type PackPiece } from './packRectangles';
 import { areaBound, countSame } from './sameContainers';
-import { seededRandom } from './seededRandom';
-import type { FloorRect } from './turnedRectangle';
+import { seededRandom } from '../base/seededRandom';
+import type { FloorRect } from '../base/turnedRectangle';
 
 const meets = (a: FloorRect, b: FloorRect): boolean =>
   a.x < b.x + b.width && b.x < a.x + a.width && a.y < b.y + b.depth && b.y < a.y + a.depth;

@@ -1,8 +1,8 @@
 import { slidesIn, standsFree, type Compartment, type Standing } from './compartment';
-import { MOST_STACKED } from './container';
+import { MOST_STACKED } from '../containers';
 import { cutOut, narrowestPlace, type PackPiece } from './packRectangles';
 import { findSlantedRow, type SlantedRow } from './slantedRow';
-import { floorBox, overlap, type FloorRect } from './turnedRectangle';
+import { floorBox, overlap, type FloorRect } from '../base';
 
 interface Kind {
   containerId: string;

@@ -1,5 +1,5 @@
 import { bestShelfHoles, holeOf, surfaceAt } from './shelfHeights';
-import { seededRandom } from './seededRandom';
+import { seededRandom } from '../base/seededRandom';
 
 /** Every choice of holes, the outside check of the dynamic programme. */
 function byEnumeration(holes: number, shelves: number, worth: (a: number | null, b: number | null) => number): number {

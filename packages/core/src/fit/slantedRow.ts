@@ -1,5 +1,5 @@
 import { slidesIn, standsFree, type Body, type Compartment, type Standing } from './compartment';
-import { boundingBox } from './turnedRectangle';
+import { boundingBox } from '../base';
 
 export interface SlantedRow {
   degrees: number;

@@ -1,4 +1,4 @@
-import type { BuildObstacle, ShelfRow, SpaceRow } from '../household/registry';
+import type { BuildObstacle, ShelfRow, SpaceRow } from '../household';
 import type { Compartment, Obstacle } from './compartment';
 import type { HolePattern } from './shelfHeights';
 

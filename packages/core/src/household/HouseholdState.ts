@@ -1,5 +1,5 @@
-import { codeKey, codeShape, type CodesInUse } from '../spaces/nookCode';
-import type { LedgerEvent } from '../stock/ledger';
+import { codeKey, codeShape, type CodesInUse } from '../base';
+import type { LedgerEvent } from './ledger';
 import type { RowReader } from './applyCommand';
 import {
   entityKinds,

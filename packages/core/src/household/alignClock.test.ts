@@ -1,5 +1,5 @@
 import fc from 'fast-check';
-import { foldLedger, type LedgerEvent } from '../stock/ledger';
+import { foldLedger, type LedgerEvent } from './ledger';
 import { alignClock } from './alignClock';
 import type { Command } from './command';
 

@@ -13,7 +13,7 @@ import {
   shelfFields,
   spaceFields,
 } from './sampleHome.test-support';
-import { writeCode } from '../spaces/nookCode';
+import { writeCode } from '../base/nookCode';
 import { planCount, planMove, planPutIn, planTake, type PlanContext } from '../stock/stockPlans';
 
 const NOW = '2026-11-24T08:00:00.000Z';

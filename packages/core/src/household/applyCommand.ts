@@ -1,10 +1,9 @@
-import { codeKey, codeShape } from '../spaces/nookCode';
-import { continueLedger, type LedgerEvent } from '../stock/ledger';
-import type { LotHistory } from '../stock/LotJournal';
+import { codeKey, codeShape, MOST_ROWS_PER_COMMAND } from '../base';
+import { continueLedger, type LedgerEvent } from './ledger';
+import type { LotHistory } from './LotJournal';
 import type { Command, Op, Refusal } from './command';
 import { rulesOf } from './entityRules';
-import { MOST_ROWS_PER_COMMAND } from './limits';
-import { mayWrite, type Actor } from './permissions';
+import { mayWrite, type Actor } from '../definition';
 import { Refused, refuse } from './refuse';
 import {
   definitionOf,

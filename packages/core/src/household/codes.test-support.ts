@@ -1,4 +1,4 @@
-import { CODE_ALPHABET, codeShape, writeCode } from '../spaces/nookCode';
+import { CODE_ALPHABET, codeShape, writeCode } from '../base/nookCode';
 
 /** Another valid code that would be taken for this one on a worn label. */
 export function codeReadingAlike(code: string): string {

@@ -1,5 +1,5 @@
 /** What changes a household: a command made on a device, holding one or more operations that apply together. */
-import type { LedgerEvent } from '../stock/ledger';
+import type { LedgerEvent } from './ledger';
 import type { EntityKind, FieldsOf } from './registry';
 
 export type CreateOp = { [K in EntityKind]: { op: 'create'; entity: K; id: string; fields: FieldsOf[K] } }[EntityKind];

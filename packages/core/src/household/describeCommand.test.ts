@@ -1,4 +1,4 @@
-import type { LedgerEvent } from '../stock/ledger';
+import type { LedgerEvent } from './ledger';
 import type { Command, Op } from './command';
 import { describeCommand } from './describeCommand';
 import { sampleHome } from './sampleHome.test-support';

@@ -1,5 +1,4 @@
-import { formatQuantity } from '../stock/quantity';
-import { pluralUnit } from '../stock/recordLine/units';
+import { formatQuantity, pluralUnit } from '../base';
 import type { Command, Op } from './command';
 import { definitionOf, NOOK_KINDS, type EntityKind, type RowOf } from './registry';
 

@@ -1,6 +1,6 @@
 /** A kind of row that no version has: how little a new one needs. Imported first, before anything asks which kinds there are. */
-import { defineEntity } from './defineEntity';
-import { day, listOf, money, orNull, quantity, ref, text, weakRef } from './field';
+import { defineEntity } from '../definition/defineEntity';
+import { day, listOf, money, orNull, quantity, ref, text, weakRef } from '../definition/field';
 import { ENTITIES } from './registry';
 
 export const heirloom = defineEntity('heirloom', {

@@ -1,6 +1,4 @@
-import { defineEntity } from './defineEntity';
-import { added, currency, oneOf, orNull, text } from './field';
-import { ADULTS } from './permissions';
+import { defineEntity, added, currency, oneOf, orNull, text, ADULTS } from '../definition';
 
 export const household = defineEntity('household', {
   fields: {

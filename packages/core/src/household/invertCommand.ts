@@ -1,4 +1,4 @@
-import { continueLedger, type LedgerEvent } from '../stock/ledger';
+import { continueLedger, type LedgerEvent } from './ledger';
 import type { RowReader } from './applyCommand';
 import type { Command, Op } from './command';
 import { definitionOf, type AnyRow, type LotBalance } from './registry';

@@ -1,5 +1,4 @@
-import { defineEntity } from './defineEntity';
-import { length, longText, oneOf, orNull, text, whole } from './field';
+import { defineEntity, length, longText, oneOf, orNull, text, whole } from '../definition';
 
 export const PERSON_ROLES = ['adult', 'child', 'helper'] as const;
 export type PersonRole = (typeof PERSON_ROLES)[number];

@@ -2,18 +2,17 @@
  * Every kind of row a household consists of: one line each. Rows are keyed by `(household, id)`; `seq` is the number of
  * the change that last touched a row, `retired` is its tombstone.
  */
-import { container } from '../fit/container.entity';
-import { plan } from '../fit/plan.entity';
+import { container } from '../containers/container.entity';
+import { plan } from '../plan/plan.entity';
 import { bin } from '../spaces/bin.entity';
-import { clearOut, verdict } from '../spaces/clearOut.entity';
+import { clearOut, verdict } from '../sort/clearOut.entity';
 import { room } from '../spaces/room.entity';
 import { shelf } from '../spaces/shelf.entity';
 import { space } from '../spaces/space.entity';
 import { item } from '../stock/item.entity';
 import { line } from '../stock/line.entity';
 import { lot } from '../stock/lot.entity';
-import type { EntityDefinition } from './defineEntity';
-import { referencesIn, type AnyField, type FieldsIn, type Reference } from './field';
+import { type EntityDefinition, referencesIn, type AnyField, type FieldsIn, type Reference } from '../definition';
 import { household } from './household.entity';
 import { person } from './person.entity';
 
@@ -132,11 +131,16 @@ export const NOOK_KINDS: readonly NookKind[] = ['space', 'shelf', 'bin'];
 export type Nook = { kind: 'space'; row: SpaceRow } | { kind: 'shelf'; row: ShelfRow } | { kind: 'bin'; row: BinRow };
 
 export { BIN_LOOKS } from '../spaces/bin.entity';
+export { SCHOOLS, SPACE_KINDS } from '../spaces/space.entity';
+export { SHELF_KINDS } from '../spaces/shelf.entity';
+export { VERDICTS } from '../sort/clearOut.entity';
+export { MADE_KINDS } from '../stock/lot.entity';
+export type { MadeKind } from '../stock/lot.entity';
 export type { BinLook, BinStanding } from '../spaces/bin.entity';
 export type { BuildObstacle, School, SpaceBuild, SpaceKind } from '../spaces/space.entity';
 export type { ShelfAid, ShelfBuild, ShelfKind } from '../spaces/shelf.entity';
-export type { Verdict } from '../spaces/clearOut.entity';
+export type { Verdict } from '../sort/clearOut.entity';
 export type { ItemTraits, Textile } from '../stock/item.entity';
 export type { DateKind, EventKey, PackSize } from '../stock/lot.entity';
-export type { PlanGroup, PlannedBin, PlannedShelf } from '../fit/plan.entity';
+export type { PlanGroup, PlannedBin, PlannedShelf } from '../plan/plan.entity';
 export { PERSON_ROLES, type PersonRole } from './person.entity';

@@ -3,11 +3,11 @@ import { AS_ADULT, binFields, itemFields, lotRow, sampleRows } from './sampleHom
 import { applyCommand, type RowReader } from './applyCommand';
 import type { Command, Op } from './command';
 import { HouseholdState } from './HouseholdState';
-import { MOST_ROWS_PER_COMMAND } from './limits';
+import { MOST_ROWS_PER_COMMAND } from '../base/limits';
 import { definitionOf, ENTITIES, entityKinds, isEntityKind, referencesOf, type TaggedRow } from './registry';
-import type { Actor } from './permissions';
-import type { LedgerEvent } from '../stock/ledger';
-import { writeCode } from '../spaces/nookCode';
+import type { Actor } from '../definition/permissions';
+import type { LedgerEvent } from './ledger';
+import { writeCode } from '../base/nookCode';
 
 const NOW = '2026-11-24T08:00:00.000Z';
 const base = (id: string) => ({ id, seq: 1, retired: false });

@@ -1,7 +1,7 @@
 /** A corner of the ferry house, for core's own tests. */
 import type { BinFields, ItemFields, LotFields, LotRow, ShelfFields, SpaceFields, TaggedRow } from './registry';
 import { HouseholdState } from './HouseholdState';
-import { writeCode } from '../spaces/nookCode';
+import { writeCode } from '../base/nookCode';
 
 /** How most tests apply a command: numbered 2, by an adult. */
 export const AS_ADULT = { seq: 2, by: { role: 'adult', personId: null } } as const;

@@ -1,7 +1,7 @@
 import { addDays as libAddDays, addMonths as libAddMonths, differenceInCalendarDays, lastDayOfMonth } from 'date-fns';
 import fc from 'fast-check';
 import { itemFields, lotFields } from '../household/sampleHome.test-support';
-import { addDays, addMonths, civilDate, daysBetween, daysInMonth, partsOf } from './civilDate';
+import { addDays, addMonths, civilDate, daysBetween, daysInMonth, partsOf } from '../base/civilDate';
 import { dueState, effectiveDue } from './dueDate';
 
 const anyDate = fc.record({

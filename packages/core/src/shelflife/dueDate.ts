@@ -1,5 +1,5 @@
-import type { ItemFields, LotFields } from '../household/registry';
-import { addDays, addMonths, daysBetween, type CivilDate } from './civilDate';
+import type { ItemFields, LotFields } from '../household';
+import { addDays, addMonths, daysBetween, type CivilDate } from '../base';
 import { openedGuess } from './openedDays';
 
 export type DueReason = 'use_by' | 'best_before' | 'opened' | 'frozen' | 'thawed';

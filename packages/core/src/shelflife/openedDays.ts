@@ -1,4 +1,4 @@
-import { foldedWords } from '../find/foldText';
+import { foldedWords } from '../base';
 
 /** How long a kind of thing keeps once it is open, where the home has not said. */
 export interface OpenedGuess {

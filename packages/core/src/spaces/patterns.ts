@@ -1,16 +1,7 @@
 /** Made-up spaces to start from; every figure can be changed. Own defaults, no source. */
-import type { Op } from '../household/command';
-import type {
-  ShelfFields,
-  ShelfKind,
-  SpaceBuild,
-  SpaceFields,
-  SpaceKind,
-  SpaceRow,
-  ShelfRow,
-} from '../household/registry';
-import { BARE_SHELF_BUILD, BARE_SPACE_BUILD } from './measureQuestions';
-import { codeShape, newShelfCode, newSpaceCode, type CodesInUse } from './nookCode';
+import type { Op, ShelfFields, ShelfKind, SpaceBuild, SpaceFields, SpaceKind, SpaceRow, ShelfRow } from '../household';
+import { BARE_SHELF_BUILD, BARE_SPACE_BUILD } from '../measure';
+import { codeShape, newShelfCode, newSpaceCode, type CodesInUse } from '../base';
 
 export interface PatternShelf {
   kind: ShelfKind;

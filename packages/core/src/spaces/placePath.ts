@@ -1,5 +1,4 @@
-import type { HouseholdState } from '../household/HouseholdState';
-import type { BinRow, RoomRow, ShelfRow, SpaceRow } from '../household/registry';
+import type { HouseholdState, BinRow, RoomRow, ShelfRow, SpaceRow } from '../household';
 
 export interface PlacePath {
   room: RoomRow | null;

@@ -1,6 +1,4 @@
-import type { HouseholdState } from '../household/HouseholdState';
-import type { Op } from '../household/command';
-import type { BinRow } from '../household/registry';
+import type { HouseholdState, Op, BinRow } from '../household';
 
 /** Where a bin can stand: on a shelf, or in another bin. */
 interface Standing {

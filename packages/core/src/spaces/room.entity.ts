@@ -1,5 +1,4 @@
-import { defineEntity } from '../household/defineEntity';
-import { decimal, text } from '../household/field';
+import { defineEntity, decimal, text } from '../definition';
 
 /** Where a row stands among its neighbours; only the order counts. */
 export const sort = decimal(-1e9, 1e9);

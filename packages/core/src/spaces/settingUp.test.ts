@@ -22,9 +22,9 @@ import {
   planFinish,
   planVerdict,
   suggestHome,
-} from './clearOut';
-import { findContradictions, readingsAgree } from './contradictions';
-import { binsNeeded, groupOf, groupThings, lotsWithin } from './grouping';
+} from '../sort/clearOut';
+import { findContradictions, readingsAgree } from '../measure/contradictions';
+import { binsNeeded, groupOf, groupThings, lotsWithin } from '../sort/grouping';
 import {
   BARE_SHELF_BUILD,
   BARE_SPACE_BUILD,
@@ -32,9 +32,9 @@ import {
   planMeasure,
   planMoveShelf,
   restingHeight,
-} from './measureQuestions';
+} from '../measure/measureQuestions';
 import { planCopyShelf, planCopySpace, planFromPattern, SPACE_PATTERNS } from './patterns';
-import { readCode } from './nookCode';
+import { readCode } from '../base/nookCode';
 
 const base = (id: string) => ({ id, seq: 1, retired: false });
 let serial = 0;

@@ -1,5 +1,5 @@
-import { defineEntity } from '../household/defineEntity';
 import {
+  defineEntity,
   added,
   code,
   length,
@@ -12,7 +12,7 @@ import {
   within,
   yesNo,
   type Holds,
-} from '../household/field';
+} from '../definition';
 import { sort } from './room.entity';
 import { measure } from './space.entity';
 

@@ -1,5 +1,5 @@
-import { defineEntity } from '../household/defineEntity';
 import {
+  defineEntity,
   added,
   code,
   decimal,
@@ -14,8 +14,8 @@ import {
   within,
   yesNo,
   type Holds,
-} from '../household/field';
-import { LARGEST_LENGTH_TENTH_MM } from '../household/limits';
+} from '../definition';
+import { LARGEST_LENGTH_TENTH_MM } from '../base';
 import { sort } from './room.entity';
 
 export const SPACE_KINDS = [

@@ -1,8 +1,8 @@
 import { HouseholdState } from '../household/HouseholdState';
 import type { BinRow, ItemRow, LotRow, ShelfRow, TaggedRow } from '../household/registry';
 import { sampleRows } from '../household/sampleHome.test-support';
-import { seededRandom } from '../fit/seededRandom';
-import { daysBetween } from '../shelflife/civilDate';
+import { seededRandom } from '../base/seededRandom';
+import { daysBetween } from '../base/civilDate';
 import { effectiveDue } from '../shelflife/dueDate';
 import { stockOf, type NookSummary } from './StockView';
 

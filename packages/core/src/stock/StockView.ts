@@ -1,8 +1,16 @@
-import type { HouseholdState, RowView } from '../household/HouseholdState';
-import type { AnyRow, BinRow, EntityKind, ItemRow, LotRow, ShelfRow } from '../household/registry';
-import { SortedRows } from '../household/SortedRows';
-import { addDays, type CivilDate } from '../shelflife/civilDate';
-import { effectiveDue, SOON_DAYS, type Due } from '../shelflife/dueDate';
+import {
+  type HouseholdState,
+  type RowView,
+  type AnyRow,
+  type BinRow,
+  type EntityKind,
+  type ItemRow,
+  type LotRow,
+  type ShelfRow,
+  SortedRows,
+} from '../household';
+import { addDays, type CivilDate } from '../base';
+import { effectiveDue, SOON_DAYS, type Due } from '../shelflife';
 
 export interface DueLot {
   lot: LotRow;

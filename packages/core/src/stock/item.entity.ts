@@ -1,5 +1,5 @@
-import { defineEntity } from '../household/defineEntity';
 import {
+  defineEntity,
   added,
   decimal,
   length,
@@ -15,8 +15,8 @@ import {
   volume,
   whole,
   type Holds,
-} from '../household/field';
-import { LARGEST_LENGTH_TENTH_MM } from '../household/limits';
+} from '../definition';
+import { LARGEST_LENGTH_TENTH_MM } from '../base';
 import { SCHOOLS } from '../spaces/space.entity';
 
 const words = listOf(text(1, 60), 40);

@@ -1,5 +1,4 @@
-import { defineEntity } from '../household/defineEntity';
-import { longText, orNull, weakRef } from '../household/field';
+import { defineEntity, longText, orNull, weakRef } from '../definition';
 
 /** A line that could not be read, kept word for word until someone has dealt with it. */
 export const line = defineEntity('line', {

@@ -1,5 +1,5 @@
-import { defineEntity } from '../household/defineEntity';
 import {
+  defineEntity,
   added,
   day,
   id,
@@ -13,7 +13,7 @@ import {
   within,
   yesNo,
   type Holds,
-} from '../household/field';
+} from '../definition';
 
 const packSize = record({
   /** In thousandths of `unit`. */

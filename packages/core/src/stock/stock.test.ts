@@ -1,4 +1,4 @@
-import { formatQuantity, readQuantity } from './quantity';
+import { formatQuantity, readQuantity } from '../base/quantity';
 import { stockOf } from './StockView';
 import {
   lotFieldsOf,
@@ -12,7 +12,7 @@ import {
 } from './stockPlans';
 import { AS_ADULT, idMaker, itemFields, lotFields, lotRow, sampleHome } from '../household/sampleHome.test-support';
 import { applyCommand } from '../household/applyCommand';
-import { pluralUnit } from './recordLine/units';
+import { pluralUnit } from '../base/units';
 
 const context = { newId: idMaker(), now: '2026-11-24T08:00:00.000Z', today: '2026-11-24' };
 const apply = (state: ReturnType<typeof sampleHome>, ops: ReturnType<typeof planTake>): void => {

@@ -1,8 +1,6 @@
-import type { Op } from '../household/command';
-import type { ItemRow, LotFields, LotRow } from '../household/registry';
-import type { CivilDate } from '../shelflife/civilDate';
-import { effectiveDue, isFrozen, isThawed } from '../shelflife/dueDate';
-import type { LedgerEvent, LedgerEventKind } from './ledger';
+import type { Op, ItemRow, LotFields, LotRow, LedgerEvent, LedgerEventKind } from '../household';
+import type { CivilDate } from '../base';
+import { effectiveDue, isFrozen, isThawed } from '../shelflife';
 
 export interface PlanContext {
   /** A fresh UUIDv7 at each call. */

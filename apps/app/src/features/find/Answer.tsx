@@ -12,19 +12,16 @@ import {
 import { useRouter } from 'expo-router';
 import { useCallback, useDeferredValue, useMemo, useState } from 'react';
 import { XStack, YStack, Text, useMedia } from 'tamagui';
-import { useHousehold } from '@/data/HouseholdProvider';
-import { planContext, today } from '@/data/planContext';
-import { useDo } from '@/data/useDo';
-import { Button } from '@/ui/Button';
-import { Plate } from '@/ui/Plate';
-import { useContentWidth } from '@/ui/useContentWidth';
-import { Small, Strong, Title } from '@/ui/Words';
-import { ItemDialog } from '../stock/ItemDialog';
-import { LotDialog } from '../stock/LotDialog';
-import { amountWords, dueWords, lotAmountWords, onHandWords } from '../stock/words';
-import { drawingScale, OpenDoorView } from '../spaces/OpenDoorView';
-import { namesWords, summaryWords } from '../spaces/words';
-import { useFront, type Front } from '../spaces/useFront';
+import { useHousehold } from '@/home/HouseholdProvider';
+import { planContext, today } from '@/home/planContext';
+import { useDo } from '@/home/useRunCommand';
+import { Button } from '@/kit/press/Button';
+import { Plate } from '@/kit/text/Plate';
+import { useContentWidth } from '@/kit/layout/useContentWidth';
+import { Small, Strong, Title } from '@/kit/text/Text';
+import { ItemDialog, LotDialog, amountWords, dueWords, lotAmountWords, onHandWords } from '@/features/stock';
+import { drawingScale, OpenDoorView, summaryWords, useFront, type Front } from '@/features/drawing';
+import { namesWords } from '@/features/spaces';
 
 /** The answer to "where is it?": what, how many, until when, the way there, and the drawing with the bin lit. */
 export function Answer({ found, query }: { found: Found; query: string }) {

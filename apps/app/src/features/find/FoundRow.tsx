@@ -1,10 +1,10 @@
 import { placePath, type Found } from '@ours/core';
-import { useHousehold } from '@/data/HouseholdProvider';
-import { today } from '@/data/planContext';
-import { ListRow } from '@/ui/ListRow';
-import { Mark } from '@/ui/Mark';
-import { Plate } from '@/ui/Plate';
-import { dueMark, onHandWords } from '../stock/words';
+import { useHousehold } from '@/home/HouseholdProvider';
+import { today } from '@/home/planContext';
+import { ListRow } from '@/kit/layout/ListRow';
+import { Mark } from '@/kit/text/Mark';
+import { Plate } from '@/kit/text/Plate';
+import { dueMark, onHandWords } from '@/features/stock';
 
 /** One more answer, as a line. */
 export function FoundRow({ found, onPress, selected }: { found: Found; onPress: () => void; selected: boolean }) {

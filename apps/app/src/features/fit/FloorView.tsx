@@ -1,9 +1,9 @@
 import { floorBox, type Compartment, type Standing } from '@ours/core';
 import Svg, { G, Line, Rect, Text as SvgText } from 'react-native-svg';
 import { YStack } from 'tamagui';
-import type { Palette } from '@/ui/palette';
-import { MONO, BODY_FONT } from '@/ui/tamagui.config';
-import { usePalette } from '@/ui/usePalette';
+import type { Palette } from '@/kit/theme/palette';
+import { MONO, BODY_FONT } from '@/kit/theme/tamagui.config';
+import { usePalette } from '@/kit/theme/usePalette';
 import { smallLength } from './words';
 
 export interface FloorBin {

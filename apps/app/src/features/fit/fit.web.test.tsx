@@ -1,8 +1,8 @@
 import { fitContainer, plainRoom, type Compartment, type ContainerFit } from '@ours/core';
 import { fireEvent, screen } from '@testing-library/react';
-import { renderWith } from '@/ui/renderWith.test-support';
+import { renderWith } from '@/kit/renderWith.test-support';
 import { FloorBoard } from './FloorBoard';
-import { factsOf, planHeadline } from './planWords';
+import { factsOf, planHeadline } from '@/features/plan/planWords';
 import { fitHeadline, gapWords, reasonWords, sureWords } from './words';
 
 const shape = (width: number, depth: number, height: number, more: object = {}) => ({

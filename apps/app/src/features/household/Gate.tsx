@@ -1,12 +1,14 @@
 import { Redirect } from 'expo-router';
 import type { ReactNode } from 'react';
 import { YStack } from 'tamagui';
-import { HouseholdProvider, useHousehold, useHouseholdContext } from '@/data/HouseholdProvider';
-import { useSession } from '@/data/SessionProvider';
-import { Button } from '@/ui/Button';
-import { connectionWords } from '@/features/sync/words';
-import { Shell } from '@/ui/Shell';
-import { Words } from '@/ui/Words';
+import { HouseholdProvider, useHousehold, useHouseholdContext } from '@/home/HouseholdProvider';
+import { useSession } from '@/home/SessionProvider';
+import { Button } from '@/kit/press/Button';
+import { connectionWords } from '@/features/sync';
+import { Shell } from '@/home/Shell';
+import { SyncState } from '@/home/SyncState';
+import { ScreenCorner } from '@/kit/layout/Screen';
+import { Words } from '@/kit/text/Text';
 
 const Message = ({ children }: { children: ReactNode }) => (
   <YStack flex={1} backgroundColor="$backgroundStrong" padding={20} gap={14} role="status">
@@ -35,7 +37,9 @@ export function Gate({ children }: { children: ReactNode }) {
   return (
     <HouseholdProvider key={me.householdId} me={me} loading={<Loading />} failed={<Failed />}>
       <FirstRead>
-        <Shell>{children}</Shell>
+        <ScreenCorner.Provider value={<SyncState />}>
+          <Shell>{children}</Shell>
+        </ScreenCorner.Provider>
       </FirstRead>
     </HouseholdProvider>
   );

@@ -2,14 +2,14 @@ import type { HistoryEntry } from '@ours/contracts';
 import type { Op } from '@ours/core';
 import { useQuery, useQueryClient } from '@tanstack/react-query';
 import { v7 as uuidv7 } from 'uuid';
-import { api } from '@/data/api';
-import { useHouseholdContext, useRun } from '@/data/HouseholdProvider';
-import { refusalWords } from '@/data/refusalWords';
-import { Button } from '@/ui/Button';
-import { ListRow } from '@/ui/ListRow';
-import { Screen } from '@/ui/Screen';
-import { useToast } from '@/ui/Toasts';
-import { Words } from '@/ui/Words';
+import { api } from '@/data/api/api';
+import { useHouseholdContext, useRun } from '@/home/HouseholdProvider';
+import { refusalWords } from '@/home/refusalWords';
+import { Button } from '@/kit/press/Button';
+import { ListRow } from '@/kit/layout/ListRow';
+import { Screen } from '@/kit/layout/Screen';
+import { useToast } from '@/kit/feedback/Toasts';
+import { Words } from '@/kit/text/Text';
 
 /** Voiding events need fresh ids each time they are sent. */
 const renewed = (ops: readonly Op[]): Op[] =>

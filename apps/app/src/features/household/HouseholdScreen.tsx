@@ -4,17 +4,17 @@ import { useMutation, useQuery, useQueryClient } from '@tanstack/react-query';
 import { useRouter } from 'expo-router';
 import { useState } from 'react';
 import { XStack, YStack } from 'tamagui';
-import { api, ProblemAnswer } from '@/data/api';
-import { useHousehold, useHouseholdContext } from '@/data/HouseholdProvider';
-import { useSession } from '@/data/SessionProvider';
-import { useDo } from '@/data/useDo';
-import { Button } from '@/ui/Button';
-import { Choices } from '@/ui/Choices';
-import { Field } from '@/ui/Field';
-import { ListHeading, ListRow } from '@/ui/ListRow';
-import { Screen } from '@/ui/Screen';
-import { useThemeChoice } from '@/ui/ThemeChoice';
-import { Mono, Small, Words } from '@/ui/Words';
+import { api, ProblemAnswer } from '@/data/api/api';
+import { useHousehold, useHouseholdContext } from '@/home/HouseholdProvider';
+import { useSession } from '@/home/SessionProvider';
+import { useDo } from '@/home/useRunCommand';
+import { Button } from '@/kit/press/Button';
+import { Choices } from '@/kit/form/Choices';
+import { Field } from '@/kit/form/Field';
+import { ListHeading, ListRow } from '@/kit/layout/ListRow';
+import { Screen } from '@/kit/layout/Screen';
+import { useThemeChoice } from '@/kit/theme/ThemeChoice';
+import { Mono, Small, Words } from '@/kit/text/Text';
 
 /** The home and its habits, the people, this account and its devices. */
 export function HouseholdScreen() {

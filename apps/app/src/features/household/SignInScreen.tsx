@@ -5,12 +5,12 @@ import { useRouter } from 'expo-router';
 import { useState } from 'react';
 import { Controller, useForm } from 'react-hook-form';
 import { ScrollView, YStack } from 'tamagui';
-import { api, ProblemAnswer } from '@/data/api';
-import { useSession } from '@/data/SessionProvider';
-import { Button } from '@/ui/Button';
-import { Choices } from '@/ui/Choices';
-import { Field } from '@/ui/Field';
-import { Small, Title, Words } from '@/ui/Words';
+import { api, ProblemAnswer } from '@/data/api/api';
+import { useSession } from '@/home/SessionProvider';
+import { Button } from '@/kit/press/Button';
+import { Choices } from '@/kit/form/Choices';
+import { Field } from '@/kit/form/Field';
+import { Small, Title, Words } from '@/kit/text/Text';
 import { signInResolver, type SignInValues, type Way } from './signInRules';
 
 /** Signing in, starting a home, joining one, or looking at the demo home. */

@@ -1,7 +1,7 @@
 import { PASSWORD_LEAST } from '@ours/contracts/wire';
 import type { ObjectSchema, StringSchema } from 'joi';
 import type { Resolver } from 'react-hook-form';
-import { loadRules, type Rules } from '@/data/loadRules';
+import { loadRules, type Rules } from '@/data/api/loadRules';
 
 /** Into an account, to a new home, or into a home by an invitation. */
 export type Way = 'in' | 'new' | 'join';

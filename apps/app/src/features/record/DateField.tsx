@@ -1,11 +1,11 @@
 import { readDate, type DateHabits } from '@ours/core';
 import { useState } from 'react';
 import { XStack, YStack } from 'tamagui';
-import { useHousehold, useHouseholdContext } from '@/data/HouseholdProvider';
-import { today } from '@/data/planContext';
-import { Button } from '@/ui/Button';
-import { Field } from '@/ui/Field';
-import { dateWords } from '../stock/words';
+import { useHousehold, useHouseholdContext } from '@/home/HouseholdProvider';
+import { today } from '@/home/planContext';
+import { Button } from '@/kit/press/Button';
+import { Field } from '@/kit/form/Field';
+import { dateWords } from '@/features/stock';
 
 /** A date as people write it, read while it is typed. */
 export function DateField({

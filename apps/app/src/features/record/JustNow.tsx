@@ -1,11 +1,11 @@
 import type { RecordedLine } from '@ours/core';
 import { YStack } from 'tamagui';
-import { useHousehold } from '@/data/HouseholdProvider';
-import { useDo } from '@/data/useDo';
-import { Button } from '@/ui/Button';
-import { Undo } from '@/ui/icons';
-import { ListHeading, ListRow } from '@/ui/ListRow';
-import { Plate } from '@/ui/Plate';
+import { useHousehold } from '@/home/HouseholdProvider';
+import { useDo } from '@/home/useRunCommand';
+import { Button } from '@/kit/press/Button';
+import { Undo } from '@/kit/press/icons';
+import { ListHeading, ListRow } from '@/kit/layout/ListRow';
+import { Plate } from '@/kit/text/Plate';
 
 export interface SavedLine {
   id: string;

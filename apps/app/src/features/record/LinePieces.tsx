@@ -1,6 +1,6 @@
 import type { LinePart, RecordedLine } from '@ours/core';
 import { XStack } from 'tamagui';
-import { Words } from '@/ui/Words';
+import { Words } from '@/kit/text/Text';
 import { PART_WORDS } from './cardWords';
 
 /** The line from its beginning, piece by piece; a tap on one lights up what it was read as. */

@@ -1,7 +1,7 @@
 import type { RecordedLine } from '@ours/core';
 import { XStack } from 'tamagui';
-import { useHousehold } from '@/data/HouseholdProvider';
-import { Button } from '@/ui/Button';
+import { useHousehold } from '@/home/HouseholdProvider';
+import { Button } from '@/kit/press/Button';
 import { proposedItems } from './cardOf';
 
 /** Things the home knows that sound like what is being typed. */

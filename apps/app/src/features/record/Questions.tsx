@@ -1,10 +1,10 @@
 import { formatQuantity, type DateField, type LineQuestion, type LineReading, type RecordedLine } from '@ours/core';
 import { XStack, YStack } from 'tamagui';
-import { useHousehold } from '@/data/HouseholdProvider';
-import { today } from '@/data/planContext';
-import { Button } from '@/ui/Button';
-import { Words } from '@/ui/Words';
-import { dateWords, sizeWords } from '../stock/words';
+import { useHousehold } from '@/home/HouseholdProvider';
+import { today } from '@/home/planContext';
+import { Button } from '@/kit/press/Button';
+import { Words } from '@/kit/text/Text';
+import { dateWords, sizeWords } from '@/features/stock';
 import { dateLabel, quantityWords, questionWords, readingWords } from './cardWords';
 
 type Changes = Partial<LineReading>;

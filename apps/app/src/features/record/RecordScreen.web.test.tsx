@@ -1,9 +1,9 @@
 import 'fake-indexeddb/auto';
 import { writeCode } from '@ours/core';
 import { act, fireEvent, screen, waitFor } from '@testing-library/react';
-import { forgetDeviceDb, openDeviceDb, readStored } from '@/data/deviceDb';
-import { ID, sampleRows } from '@/data/sampleRows.test-support';
-import { openWith } from '../planHome.test-support';
+import { forgetDeviceDb, openDeviceDb, readStored } from '@/data/store/deviceDb';
+import { ID, sampleRows } from '@/data/store/sampleRows.test-support';
+import { openWith } from '@/home/planHome.test-support';
 import { RecordScreen } from './RecordScreen';
 
 jest.mock('expo-router', () => ({

@@ -7,7 +7,7 @@ import {
   type ReadingChanges,
   type RecordedLine,
 } from '@ours/core';
-import type { HouseholdStore } from '@/data/HouseholdStore';
+import type { HouseholdStore } from '@/data/store/HouseholdStore';
 
 /** Least score of the finder for a proposal: most of what was typed is in the name. */
 const LEAST_SCORE = 0.7;

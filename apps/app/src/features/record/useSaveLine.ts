@@ -1,9 +1,9 @@
 import { planRecordedLine, type KeptWhy, type RecordedLine } from '@ours/core';
 import { useCallback } from 'react';
-import { useHouseholdContext } from '@/data/HouseholdProvider';
-import { planContext, today } from '@/data/planContext';
-import { useDo } from '@/data/useDo';
-import { amountWords, dateWords } from '../stock/words';
+import { useHouseholdContext } from '@/home/HouseholdProvider';
+import { planContext, today } from '@/home/planContext';
+import { useDo } from '@/home/useRunCommand';
+import { amountWords, dateWords } from '@/features/stock';
 import type { SavedLine } from './JustNow';
 
 const KEPT: Readonly<Record<KeptWhy, string>> = {

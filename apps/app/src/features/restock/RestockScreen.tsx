@@ -1,15 +1,14 @@
 import { stockOf, type LowItem } from '@ours/core';
 import { YStack } from 'tamagui';
-import { useHousehold } from '@/data/HouseholdProvider';
-import { Button } from '@/ui/Button';
-import { Share } from '@/ui/icons';
-import { ListHeading } from '@/ui/ListRow';
-import { LongList } from '@/ui/LongList';
-import { Screen } from '@/ui/Screen';
-import { useToast } from '@/ui/Toasts';
-import { Words } from '@/ui/Words';
-import { LowRow } from '../stock/DueRow';
-import { amountWords } from '../stock/words';
+import { useHousehold } from '@/home/HouseholdProvider';
+import { Button } from '@/kit/press/Button';
+import { Share } from '@/kit/press/icons';
+import { ListHeading } from '@/kit/layout/ListRow';
+import { LongList } from '@/kit/layout/LongList';
+import { Screen } from '@/kit/layout/Screen';
+import { useToast } from '@/kit/feedback/Toasts';
+import { Words } from '@/kit/text/Text';
+import { LowRow, amountWords } from '@/features/stock';
 
 /** What is at or below its low mark, to look at before going to the shop. */
 export function RestockScreen() {

@@ -1,16 +1,16 @@
 import { stockOf, type CivilDate, type DueLot, type LineRow, type LotRow } from '@ours/core';
 import { useRouter } from 'expo-router';
 import { memo, useMemo } from 'react';
-import { useHousehold } from '@/data/HouseholdProvider';
-import { today } from '@/data/planContext';
-import { useDo } from '@/data/useDo';
-import { Button } from '@/ui/Button';
-import { ListHeading, ListRow } from '@/ui/ListRow';
-import { LongList } from '@/ui/LongList';
-import { NookPlate } from '@/ui/NookPlate';
-import { Screen } from '@/ui/Screen';
-import { Words } from '@/ui/Words';
-import { DueRow } from '../stock/DueRow';
+import { useHousehold } from '@/home/HouseholdProvider';
+import { today } from '@/home/planContext';
+import { useDo } from '@/home/useRunCommand';
+import { Button } from '@/kit/press/Button';
+import { ListHeading, ListRow } from '@/kit/layout/ListRow';
+import { LongList } from '@/kit/layout/LongList';
+import { NookPlate } from '@/home/NookPlate';
+import { Screen } from '@/kit/layout/Screen';
+import { Words } from '@/kit/text/Text';
+import { DueRow } from '@/features/stock';
 
 /** A row of the page: headings are rows as well, so that one long list holds them all in their order. */
 type Row =

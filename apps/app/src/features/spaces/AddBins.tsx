@@ -2,10 +2,10 @@ import { codeShape, newBinCode, standingAt, type BinFields, type Op } from '@our
 import { useState } from 'react';
 import { XStack, YStack } from 'tamagui';
 import { v7 as uuidv7 } from 'uuid';
-import { useHousehold } from '@/data/HouseholdProvider';
-import { useDo } from '@/data/useDo';
-import { Button } from '@/ui/Button';
-import { Field } from '@/ui/Field';
+import { useHousehold } from '@/home/HouseholdProvider';
+import { useDo } from '@/home/useRunCommand';
+import { Button } from '@/kit/press/Button';
+import { Field } from '@/kit/form/Field';
 
 const LONGEST_NAME = 120;
 const NOT_MEASURED = { leftTenthMm: null, widthTenthMm: null, heightTenthMm: null, depthTenthMm: null };

@@ -1,13 +1,13 @@
 import { BIN_LOOKS, codePrefix, formatLength, newBinCode, readLength, type BinFields, type BinRow } from '@ours/core';
 import { useState } from 'react';
 import { XStack } from 'tamagui';
-import { useHousehold, useHouseholdContext } from '@/data/HouseholdProvider';
-import { useDo } from '@/data/useDo';
-import { Button } from '@/ui/Button';
-import { Choices } from '@/ui/Choices';
-import { Dialog } from '@/ui/Dialog';
-import { Field } from '@/ui/Field';
-import { Small } from '@/ui/Words';
+import { useHousehold, useHouseholdContext } from '@/home/HouseholdProvider';
+import { useDo } from '@/home/useRunCommand';
+import { Button } from '@/kit/press/Button';
+import { Choices } from '@/kit/form/Choices';
+import { Dialog } from '@/kit/layout/Dialog';
+import { Field } from '@/kit/form/Field';
+import { Small } from '@/kit/text/Text';
 import { BIN_LOOK_WORDS } from './words';
 
 /** A bin's name, kind and measures; and a new code when it has come to stand somewhere else. */

@@ -16,15 +16,15 @@ import { useState } from 'react';
 import { Controller, useForm, type Resolver } from 'react-hook-form';
 import { XStack, YStack } from 'tamagui';
 import { v7 as uuidv7 } from 'uuid';
-import { useHousehold, useHouseholdContext } from '@/data/HouseholdProvider';
-import { useDo } from '@/data/useDo';
-import { loadRules } from '@/data/loadRules';
-import { Button } from '@/ui/Button';
-import { Choices } from '@/ui/Choices';
-import { Field } from '@/ui/Field';
-import { Screen } from '@/ui/Screen';
-import { Small, Strong } from '@/ui/Words';
-import { PATTERN_WORDS } from './measure/words';
+import { useHousehold, useHouseholdContext } from '@/home/HouseholdProvider';
+import { useDo } from '@/home/useRunCommand';
+import { loadRules } from '@/data/api/loadRules';
+import { Button } from '@/kit/press/Button';
+import { Choices } from '@/kit/form/Choices';
+import { Field } from '@/kit/form/Field';
+import { Screen } from '@/kit/layout/Screen';
+import { Small, Strong } from '@/kit/text/Text';
+import { PATTERN_WORDS } from '@/features/measure';
 import { SPACE_KIND_WORDS } from './words';
 
 interface NewSpace {

@@ -2,18 +2,19 @@ import { isFrozen, isInFreezer, nooksWithin, placePath, planMoveBin, planThawAll
 import { useRouter } from 'expo-router';
 import { useState } from 'react';
 import { XStack, YStack } from 'tamagui';
-import { useHousehold } from '@/data/HouseholdProvider';
-import { planContext, today } from '@/data/planContext';
-import { useDo } from '@/data/useDo';
-import { Button } from '@/ui/Button';
-import { Dialog } from '@/ui/Dialog';
-import { Close } from '@/ui/icons';
-import { Plate } from '@/ui/Plate';
-import { Small, Strong, Words } from '@/ui/Words';
+import { useHousehold } from '@/home/HouseholdProvider';
+import { planContext, today } from '@/home/planContext';
+import { useDo } from '@/home/useRunCommand';
+import { Button } from '@/kit/press/Button';
+import { Dialog } from '@/kit/layout/Dialog';
+import { Close } from '@/kit/press/icons';
+import { Plate } from '@/kit/text/Plate';
+import { Small, Strong, Words } from '@/kit/text/Text';
 import { BinDialog } from './BinDialog';
-import { NookPicker } from './NookPicker';
+import { NookPicker } from '@/home/NookPicker';
 import { RemoveDialog } from './RemoveDialog';
-import { namesWords, summaryWords } from './words';
+import { summaryWords } from '@/features/drawing';
+import { namesWords } from './words';
 
 type Open = 'move' | 'change' | 'remove' | null;
 

@@ -1,12 +1,12 @@
 import { useRouter } from 'expo-router';
 import { useState } from 'react';
 import { XStack, YStack } from 'tamagui';
-import { useHousehold } from '@/data/HouseholdProvider';
-import { Button } from '@/ui/Button';
-import { Plus } from '@/ui/icons';
-import { Screen } from '@/ui/Screen';
-import { useContentWidth } from '@/ui/useContentWidth';
-import { Small, Words } from '@/ui/Words';
+import { useHousehold } from '@/home/HouseholdProvider';
+import { Button } from '@/kit/press/Button';
+import { Plus } from '@/kit/press/icons';
+import { Screen } from '@/kit/layout/Screen';
+import { useContentWidth } from '@/kit/layout/useContentWidth';
+import { Small, Words } from '@/kit/text/Text';
 import { RoomsDialog } from './RoomsDialog';
 import { SpaceCard } from './SpaceCard';
 

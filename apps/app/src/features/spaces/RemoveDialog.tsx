@@ -1,12 +1,12 @@
 import { planRetireNook } from '@ours/core';
 import { XStack } from 'tamagui';
-import { useHousehold } from '@/data/HouseholdProvider';
-import { useDo } from '@/data/useDo';
-import { Button } from '@/ui/Button';
-import { Dialog } from '@/ui/Dialog';
-import { useToast } from '@/ui/Toasts';
-import { Words } from '@/ui/Words';
-import { NookPicker } from './NookPicker';
+import { useHousehold } from '@/home/HouseholdProvider';
+import { useDo } from '@/home/useRunCommand';
+import { Button } from '@/kit/press/Button';
+import { Dialog } from '@/kit/layout/Dialog';
+import { useToast } from '@/kit/feedback/Toasts';
+import { Words } from '@/kit/text/Text';
+import { NookPicker } from '@/home/NookPicker';
 
 /** Removing a place; when it holds anything, asks where that goes. Nothing in it is lost. */
 export function RemoveDialog({

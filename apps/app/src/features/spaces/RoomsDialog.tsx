@@ -1,11 +1,11 @@
 import type { RoomRow } from '@ours/core';
 import { useState } from 'react';
 import { XStack, YStack } from 'tamagui';
-import { useHousehold } from '@/data/HouseholdProvider';
-import { useDo } from '@/data/useDo';
-import { Button } from '@/ui/Button';
-import { Dialog } from '@/ui/Dialog';
-import { Field } from '@/ui/Field';
+import { useHousehold } from '@/home/HouseholdProvider';
+import { useDo } from '@/home/useRunCommand';
+import { Button } from '@/kit/press/Button';
+import { Dialog } from '@/kit/layout/Dialog';
+import { Field } from '@/kit/form/Field';
 
 /** The home's rooms, to be renamed, and removed once no space is in them. */
 export function RoomsDialog({ onClose }: { onClose: () => void }) {

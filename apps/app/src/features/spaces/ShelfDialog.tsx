@@ -1,15 +1,15 @@
 import { formatLength, readLength, SHELF_KINDS, type ShelfRow } from '@ours/core';
 import { useState } from 'react';
 import { XStack } from 'tamagui';
-import { useHousehold, useHouseholdContext } from '@/data/HouseholdProvider';
-import { useDo } from '@/data/useDo';
-import { Button } from '@/ui/Button';
-import { Choices } from '@/ui/Choices';
-import { Dialog } from '@/ui/Dialog';
-import { Field } from '@/ui/Field';
-import { Small } from '@/ui/Words';
+import { useHousehold, useHouseholdContext } from '@/home/HouseholdProvider';
+import { useDo } from '@/home/useRunCommand';
+import { Button } from '@/kit/press/Button';
+import { Choices } from '@/kit/form/Choices';
+import { Dialog } from '@/kit/layout/Dialog';
+import { Field } from '@/kit/form/Field';
+import { Small } from '@/kit/text/Text';
 import { useMeasures } from './BinDialog';
-import { SHELF_KIND_WORDS } from './words';
+import { SHELF_KIND_WORDS } from '@/features/drawing';
 
 /** A shelf's name, kind and measures. */
 export function ShelfDialog({ shelf, onClose }: { shelf: ShelfRow; onClose: () => void }) {

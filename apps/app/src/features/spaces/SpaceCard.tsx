@@ -1,10 +1,9 @@
 import { useRouter } from 'expo-router';
 import { memo } from 'react';
 import { YStack } from 'tamagui';
-import { useInSight } from '@/ui/useInSight';
-import { Small, Strong } from '@/ui/Words';
-import { OpenDoorView } from './OpenDoorView';
-import { useFront } from './useFront';
+import { useInSight } from '@/kit/layout/useInSight';
+import { Small, Strong } from '@/kit/text/Text';
+import { OpenDoorView, useFront } from '@/features/drawing';
 
 /** A space as a small picture to tap. */
 export const SpaceCard = memo(function SpaceCard({

@@ -1,11 +1,12 @@
 import { codeTail, describeShelf, stockOf } from '@ours/core';
 import { YStack } from 'tamagui';
-import { useHousehold } from '@/data/HouseholdProvider';
-import { today } from '@/data/planContext';
-import { ListHeading, ListRow } from '@/ui/ListRow';
-import { Mark } from '@/ui/Mark';
-import { Plate } from '@/ui/Plate';
-import { namesWords, summaryWords } from './words';
+import { useHousehold } from '@/home/HouseholdProvider';
+import { today } from '@/home/planContext';
+import { ListHeading, ListRow } from '@/kit/layout/ListRow';
+import { Mark } from '@/kit/text/Mark';
+import { Plate } from '@/kit/text/Plate';
+import { summaryWords } from '@/features/drawing';
+import { namesWords } from './words';
 
 /** The drawing as a list: shelf by shelf, bin by bin. */
 export function SpaceContents({

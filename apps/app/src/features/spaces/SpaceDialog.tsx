@@ -1,13 +1,13 @@
 import type { SpaceRow } from '@ours/core';
 import { useState } from 'react';
 import { XStack } from 'tamagui';
-import { useHousehold, useHouseholdContext } from '@/data/HouseholdProvider';
-import { useDo } from '@/data/useDo';
-import { Button } from '@/ui/Button';
-import { Choices } from '@/ui/Choices';
-import { Dialog } from '@/ui/Dialog';
-import { Field } from '@/ui/Field';
-import { Small } from '@/ui/Words';
+import { useHousehold, useHouseholdContext } from '@/home/HouseholdProvider';
+import { useDo } from '@/home/useRunCommand';
+import { Button } from '@/kit/press/Button';
+import { Choices } from '@/kit/form/Choices';
+import { Dialog } from '@/kit/layout/Dialog';
+import { Field } from '@/kit/form/Field';
+import { Small } from '@/kit/text/Text';
 import { useMeasures } from './BinDialog';
 
 /** A space's name, room, measures, lock and note. */

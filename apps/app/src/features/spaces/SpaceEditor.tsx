@@ -3,18 +3,18 @@ import { useRouter } from 'expo-router';
 import { useState } from 'react';
 import { XStack, YStack } from 'tamagui';
 import { v7 as uuidv7 } from 'uuid';
-import { useHousehold } from '@/data/HouseholdProvider';
-import { useDo } from '@/data/useDo';
-import { Button } from '@/ui/Button';
-import { Choices } from '@/ui/Choices';
-import { Plus } from '@/ui/icons';
-import { Plate } from '@/ui/Plate';
-import { Small, Strong } from '@/ui/Words';
+import { useHousehold } from '@/home/HouseholdProvider';
+import { useDo } from '@/home/useRunCommand';
+import { Button } from '@/kit/press/Button';
+import { Choices } from '@/kit/form/Choices';
+import { Plus } from '@/kit/press/icons';
+import { Plate } from '@/kit/text/Plate';
+import { Small, Strong } from '@/kit/text/Text';
 import { AddBins } from './AddBins';
 import { RemoveDialog } from './RemoveDialog';
 import { ShelfDialog } from './ShelfDialog';
 import { SpaceDialog } from './SpaceDialog';
-import { SHELF_KIND_WORDS } from './words';
+import { SHELF_KIND_WORDS } from '@/features/drawing';
 
 /** Shelves and bins of a space, to be added, changed and removed. */
 export function SpaceEditor({ spaceId }: { spaceId: string }) {

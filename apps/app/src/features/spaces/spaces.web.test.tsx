@@ -1,11 +1,11 @@
 import 'fake-indexeddb/auto';
 import { act, fireEvent, screen, waitFor } from '@testing-library/react';
-import { ID } from '@/data/sampleRows.test-support';
-import { openWith, queued } from '../planHome.test-support';
-import { RestockScreen } from '../restock/RestockScreen';
-import { ItemDialog } from '../stock/ItemDialog';
-import { NookScreen } from '../stock/NookScreen';
-import { WaitingScreen } from '../sync/WaitingScreen';
+import { ID } from '@/data/store/sampleRows.test-support';
+import { openWith, queued } from '@/home/planHome.test-support';
+import { RestockScreen } from '@/features/restock/RestockScreen';
+import { ItemDialog } from '@/features/stock/ItemDialog';
+import { NookScreen } from '@/features/stock/NookScreen';
+import { WaitingScreen } from '@/features/sync/WaitingScreen';
 import { NewSpaceScreen } from './NewSpaceScreen';
 import { NooksScreen } from './NooksScreen';
 import { SpaceScreen } from './SpaceScreen';

@@ -1,9 +1,9 @@
 import type { CivilDate, DueLot, LowItem } from '@ours/core';
 import { useRouter } from 'expo-router';
 import { memo } from 'react';
-import { ListRow } from '@/ui/ListRow';
-import { Mark } from '@/ui/Mark';
-import { NookPlate } from '@/ui/NookPlate';
+import { ListRow } from '@/kit/layout/ListRow';
+import { Mark } from '@/kit/text/Mark';
+import { NookPlate } from '@/home/NookPlate';
 import { amountWords, dueWords, leftWords, lotAmountWords } from './words';
 
 /** A lot that is late or ends soon: what, how much, until when, where. */

@@ -1,12 +1,12 @@
 import { formatQuantity, readQuantity, type ItemFields, type ItemRow } from '@ours/core';
 import { useState } from 'react';
 import { XStack } from 'tamagui';
-import { useHousehold } from '@/data/HouseholdProvider';
-import { useDo } from '@/data/useDo';
-import { Button } from '@/ui/Button';
-import { Dialog } from '@/ui/Dialog';
-import { Field } from '@/ui/Field';
-import { BulkDialog } from '../fit/BulkDialog';
+import { useHousehold } from '@/home/HouseholdProvider';
+import { useDo } from '@/home/useRunCommand';
+import { Button } from '@/kit/press/Button';
+import { Dialog } from '@/kit/layout/Dialog';
+import { Field } from '@/kit/form/Field';
+import { BulkDialog } from './BulkDialog';
 
 /** What the home knows about a kind of thing: names, tags, when it is low, how long it keeps. */
 export function ItemDialog({ itemId, onClose }: { itemId: string | null; onClose: () => void }) {

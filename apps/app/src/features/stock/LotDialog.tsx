@@ -24,15 +24,15 @@ import {
 } from '@ours/core';
 import { useState } from 'react';
 import { XStack, YStack } from 'tamagui';
-import { useHousehold } from '@/data/HouseholdProvider';
-import { planContext, today } from '@/data/planContext';
-import { useDo } from '@/data/useDo';
-import { Button } from '@/ui/Button';
-import { Choices } from '@/ui/Choices';
-import { Dialog } from '@/ui/Dialog';
-import { Field } from '@/ui/Field';
-import { Small, Words } from '@/ui/Words';
-import { NookPicker } from '../spaces/NookPicker';
+import { useHousehold } from '@/home/HouseholdProvider';
+import { planContext, today } from '@/home/planContext';
+import { useDo } from '@/home/useRunCommand';
+import { Button } from '@/kit/press/Button';
+import { Choices } from '@/kit/form/Choices';
+import { Dialog } from '@/kit/layout/Dialog';
+import { Field } from '@/kit/form/Field';
+import { Small, Words } from '@/kit/text/Text';
+import { NookPicker } from '@/home/NookPicker';
 import { amountWords, dateWords, dueWords, lotAmountWords, usualStep } from './words';
 
 const REASONS: Readonly<Record<DiscardReason, string>> = {

@@ -1,12 +1,12 @@
 import { effectiveDue, isMeasure, oldestFirst, planTake, type ItemRow, type LotRow } from '@ours/core';
 import { useState } from 'react';
 import { YStack } from 'tamagui';
-import { planContext, today } from '@/data/planContext';
-import { useDo } from '@/data/useDo';
-import { Button } from '@/ui/Button';
-import { ListRow } from '@/ui/ListRow';
-import { Mark } from '@/ui/Mark';
-import { Strong } from '@/ui/Words';
+import { planContext, today } from '@/home/planContext';
+import { useDo } from '@/home/useRunCommand';
+import { Button } from '@/kit/press/Button';
+import { ListRow } from '@/kit/layout/ListRow';
+import { Mark } from '@/kit/text/Mark';
+import { Strong } from '@/kit/text/Text';
 import { LotDialog } from './LotDialog';
 import { amountWords, dueMark, dueWords, lotAmountWords } from './words';
 

@@ -14,7 +14,7 @@ import {
   type MadeKind,
   type PackSize,
 } from '@ours/core';
-import type { MarkKind } from '@/ui/Mark';
+import type { MarkKind } from '@/kit/text/Mark';
 
 const MONTHS = ['Jan', 'Feb', 'Mar', 'Apr', 'May', 'Jun', 'Jul', 'Aug', 'Sep', 'Oct', 'Nov', 'Dec'];
 

@@ -1,17 +1,17 @@
 import { describeRefusedOps } from '@ours/core';
 import { useState } from 'react';
 import { XStack, YStack } from 'tamagui';
-import type { QueuedCommand } from '@/data/deviceDb';
-import { useHousehold, useHouseholdContext } from '@/data/HouseholdProvider';
-import { placeThatIsGone } from '@/data/HouseholdStore';
-import { refusalWords } from '@/data/refusalWords';
-import { useSession } from '@/data/SessionProvider';
-import { NookPicker } from '@/features/spaces/NookPicker';
-import { Button } from '@/ui/Button';
-import { Dialog } from '@/ui/Dialog';
-import { ListHeading, ListRow } from '@/ui/ListRow';
-import { Screen } from '@/ui/Screen';
-import { Small, Strong, Words } from '@/ui/Words';
+import type { QueuedCommand } from '@/data/store/deviceDb';
+import { useHousehold, useHouseholdContext } from '@/home/HouseholdProvider';
+import { placeThatIsGone } from '@/data/store/HouseholdStore';
+import { refusalWords } from '@/home/refusalWords';
+import { useSession } from '@/home/SessionProvider';
+import { NookPicker } from '@/home/NookPicker';
+import { Button } from '@/kit/press/Button';
+import { Dialog } from '@/kit/layout/Dialog';
+import { ListHeading, ListRow } from '@/kit/layout/ListRow';
+import { Screen } from '@/kit/layout/Screen';
+import { Small, Strong, Words } from '@/kit/text/Text';
 import { connectionWords } from './words';
 
 /** What has not reached the server yet, and what it would not take. */

@@ -1,4 +1,4 @@
-import type { Connection } from '@/data/SyncEngine';
+import type { Connection } from '@/data/sync/SyncEngine';
 
 /** How it stands between this device and the server, in full sentences. */
 export function connectionWords(connection: Connection | 'lost', somethingRefused: boolean): string {

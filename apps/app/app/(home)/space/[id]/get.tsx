@@ -1,3 +1,3 @@
-import { GetScreen } from '@/features/fit/GetScreen';
+import { GetScreen } from '@/features/plan/BuyingListScreen';
 
 export default GetScreen;

@@ -1,3 +1,3 @@
-import { MeasureScreen } from '@/features/spaces/measure/MeasureScreen';
+import { MeasureScreen } from '@/features/measure/MeasureScreen';
 
 export default MeasureScreen;

@@ -1,3 +1,3 @@
-import { MixScreen } from '@/features/fit/MixScreen';
+import { MixScreen } from '@/features/plan/PlanScreen';
 
 export default MixScreen;

@@ -1,3 +1,3 @@
-import { ClearOutScreen } from '@/features/spaces/clearOut/ClearOutScreen';
+import { ClearOutScreen } from '@/features/sort/SortScreen';
 
 export default ClearOutScreen;

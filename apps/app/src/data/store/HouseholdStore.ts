@@ -1,0 +1,436 @@
+import type { ChangePage, CommandAnswer } from '@ours/contracts';
+import {
+  alignClock,
+  applyCommand,
+  HouseholdFinder,
+  HouseholdState,
+  invertCommand,
+  LotJournal,
+  opsElsewhere,
+  type Actor,
+  type Command,
+  type LedgerEvent,
+  type LotRow,
+  type Op,
+  type Refusal,
+  type TaggedRow,
+} from '@ours/core';
+import { v7 as uuidv7 } from 'uuid';
+import {
+  openDeviceDb,
+  readAside,
+  readStored,
+  START,
+  startAnew,
+  storePage,
+  storeQueued,
+  type DeviceDb,
+  type Position,
+  type QueuedCommand,
+} from './deviceDb';
+import { loadRules, type Rules } from '@/data/api/loadRules';
+
+/** Beyond what core and the wire say: this device could not keep the change. */
+export type AnyRefusal = Refusal | { kind: 'not_kept' };
+export type RunOutcome = { ok: true; undo: Command } | { ok: false; refusal: AnyRefusal };
+/** The household at one moment. `state` is one object kept up row by row; `version` says when it is another. */
+export interface Snapshot {
+  store: HouseholdStore;
+  state: HouseholdState;
+  version: number;
+}
+export type Settling = { how: 'drop' | 'retry' } | { how: 'elsewhere'; nookId: string };
+
+/** What the server will accept. Fetched while the first screen is looked at. */
+let wire: Rules | null = null;
+const loadWire = async (): Promise<Rules> => (wire ??= await loadRules());
+
+const ANYBODY: Actor = { role: 'adult', personId: null };
+/** Rows, and the pause after them in which the person's own doings are answered. */
+const INDEXED_AT_ONCE = 100;
+const INDEX_EVERY_MS = 16;
+/** Smaller differences between two clocks are the time a message takes. */
+const CLOCK_TOLERANCE_MS = 2000;
+
+/**
+ * One household on this device. `state` is what screens show: the rows the server has numbered, with the waiting
+ * commands applied on top. A change touches only the rows it is about, however large the home is. Whatever reads or
+ * changes the device's data waits its turn, so that nothing reads the queue while it is being written.
+ */
+export class HouseholdStore {
+  state = new HouseholdState();
+  finder = new HouseholdFinder(this.state);
+  /** By id, as the server has them. */
+  private numbered = new Map<string, TaggedRow>();
+  private overlaid = new Map<string, TaggedRow>();
+  private readonly journal = new LotJournal();
+  /** Ledger events of the waiting commands, as aligned, by lot: what lies over the numbered rows. */
+  private waitingEvents = new Map<string, LedgerEvent[]>();
+  private queue: QueuedCommand[] = [];
+  /** Applied, and on their way into the device's data. */
+  private readonly notKept = new Set<QueuedCommand>();
+  private readonly listeners = new Set<() => void>();
+  private position: Position = START;
+  private versionSeen = 0;
+  private shown: Snapshot | null = null;
+  private clockOffsetMs = 0;
+  private turn: Promise<unknown> = Promise.resolve();
+  /** The last attempt to keep something failed, or the browser has taken the data away. */
+  private lost = false;
+  device = '';
+
+  private constructor(
+    readonly householdId: string,
+    private readonly by: Actor,
+  ) {}
+  private db!: DeviceDb;
+
+  /** Loads everything once; from then on reading is from memory. */
+  static async open(householdId: string, by: Actor = ANYBODY): Promise<HouseholdStore> {
+    const store = new HouseholdStore(householdId, by);
+    store.db = await openDeviceDb(householdId, () => {
+      store.lost = true;
+      store.tell();
+    });
+    await store.load();
+    return store;
+  }
+
+  private async load(): Promise<void> {
+    const { rows, queue, position, device, clockOffsetMs } = await readStored(this.db);
+    this.state = new HouseholdState();
+    this.state.ledgerOf = (lotId) =>
+      this.journal.history(lotId, this.numberedLot(lotId), this.waitingEvents.get(lotId) ?? []);
+    this.finder = new HouseholdFinder(this.state);
+    this.numbered = new Map();
+    this.overlaid = new Map();
+    this.journal.clear();
+    for (const row of rows) this.putNumbered(row);
+    Object.assign(this, { position, queue: this.withNotKept(queue), device, clockOffsetMs });
+    this.replay();
+  }
+
+  /**
+   * What the first screen does without: fetches what checks commands, and indexes the home for finding, bit by bit; says so at the
+   * end, for what is written wrong is found from then on.
+   */
+  async prepare(): Promise<void> {
+    // Offline and not kept by the service worker it fails here, and is tried again with the first command.
+    void loadWire().catch(() => undefined);
+    const { finder } = this;
+    if (!finder.indexSome(0)) return;
+    while (this.finder === finder && finder.indexSome(INDEXED_AT_ONCE))
+      await new Promise((done) => setTimeout(done, INDEX_EVERY_MS));
+    this.tell();
+  }
+
+  /** Reads what was set aside when the home was opened. What the feed has said of a row by then is newer. */
+  async loadAside(): Promise<void> {
+    const { state } = this;
+    try {
+      await readAside(this.db, (rows) => {
+        if (this.state === state) for (const row of rows) if (!this.numbered.has(row.row.id)) this.putNumbered(row);
+      });
+    } catch {
+      // Closed in the meantime, or the browser has taken the data away: nothing that is shown depends on these rows.
+      return;
+    }
+    // A waiting command may bring one of them back.
+    await this.inTurn(async () => {
+      if (this.state !== state || this.queue.length === 0) return;
+      this.replay();
+      this.tell();
+    });
+  }
+
+  /** The last change number this device has. */
+  get seq(): number {
+    return this.position.seq;
+  }
+
+  /** Where the feed goes on: what to ask for next. */
+  get feed(): Position {
+    return this.position;
+  }
+
+  /** Grows with every change; screens compare it. */
+  get version(): number {
+    return this.versionSeen;
+  }
+
+  /** The same object until something changes. */
+  get snapshot(): Snapshot {
+    if (this.shown?.version !== this.versionSeen || this.shown.state !== this.state)
+      this.shown = { store: this, state: this.state, version: this.versionSeen };
+    return this.shown;
+  }
+
+  get isLost(): boolean {
+    return this.lost;
+  }
+
+  get waiting(): readonly QueuedCommand[] {
+    return this.queue.filter((queued) => queued.seq === null && queued.refusal === null && !this.notKept.has(queued));
+  }
+
+  get refused(): readonly QueuedCommand[] {
+    return this.queue.filter((queued) => queued.refusal !== null);
+  }
+
+  subscribe(listener: () => void): () => void {
+    this.listeners.add(listener);
+    return () => this.listeners.delete(listener);
+  }
+
+  /** Notes how far this device's clock is from the server's. */
+  noteClock(serverNow: string, deviceNowMs: number): void {
+    const off = Date.parse(serverNow) - deviceNowMs;
+    const offset = Math.abs(off) > CLOCK_TOLERANCE_MS ? off : 0;
+    if (Math.abs(offset - this.clockOffsetMs) <= CLOCK_TOLERANCE_MS) return;
+    this.clockOffsetMs = offset;
+    void this.inTurn(async () => {
+      this.replay();
+      // Not kept, it is found out anew at the next contact.
+      await this.db.put('meta', offset, 'clockOffsetMs').catch(() => undefined);
+    });
+  }
+
+  /**
+   * Applies a command to the state at once, so that whatever is done next is computed from it, and keeps it on this device.
+   * Only once it is kept is it answered as done, counted as waiting and sent; when it cannot be kept, it is taken out of the
+   * state again and nothing has happened.
+   */
+  async run(intent: string, ops: Op[], undoes: string | null = null): Promise<RunOutcome> {
+    const now = new Date().toISOString();
+    const command: Command = { id: uuidv7(), intent, occurredAt: now, ops, undoes };
+    // What cannot be checked here is checked by the server.
+    const rules = wire ?? (await loadWire().catch(() => null));
+    const checked = rules?.check(rules.commandSchema, command);
+    if (checked?.ok === false) return { ok: false, refusal: { kind: 'not_accepted', detail: checked.problem } };
+    const aligned = this.aligned(command);
+    const applied = applyCommand(this.state, aligned, { seq: 0, by: this.by });
+    if (!applied.ok) return { ok: false, refusal: applied.refusal };
+    const undo = invertCommand(this.state, command, { newId: () => uuidv7(), now });
+    // The fraction keeps two tabs of one device from choosing the same key in the same millisecond.
+    const at = Math.max(Date.now(), Math.ceil((this.queue.at(-1)?.at ?? 0) + 1)) + Math.random() * 0.9;
+    const queued: QueuedCommand = { at, command, seq: null, refusal: null };
+    this.queue.push(queued);
+    this.notKept.add(queued);
+    this.overlay(applied.changed, aligned);
+    this.tell();
+    return this.inTurn(async () => {
+      try {
+        await this.db.put('queue', queued);
+        this.lost = false;
+        return { ok: true, undo };
+      } catch {
+        this.lost = true;
+        this.queue = this.queue.filter((one) => one !== queued);
+        this.replay();
+        return { ok: false, refusal: { kind: 'not_kept' } };
+      } finally {
+        this.notKept.delete(queued);
+        this.tell();
+      }
+    });
+  }
+
+  /** Takes in a page of the feed. Commands it contains are no longer waiting. */
+  receive(page: ChangePage): Promise<void> {
+    return this.inTurn(async () => {
+      const known = this.position.generation;
+      if (known !== null && known !== page.generation) {
+        await startAnew(this.db);
+        await this.load();
+        return this.tell();
+      }
+      const seq = page.cursor === null ? page.seq : this.position.seq;
+      const position: Position = { seq, cursor: page.cursor, generation: page.generation };
+      const done = this.queue.filter((queued) => queued.seq !== null && queued.seq <= seq);
+      // What cannot be kept is shown all the same, and read again when the app opens the next time.
+      await this.tryToKeep(storePage(this.db, page, position, done));
+      this.settleJournal(page.rows, done);
+      for (const row of page.rows) this.putNumbered(row);
+      this.position = position;
+      this.queue = this.queue.filter((queued) => !done.includes(queued));
+      if (page.rows.length > 0 || done.length > 0) this.replay();
+      this.tell();
+    });
+  }
+
+  /** Notes what the server said to a batch of queued commands: stored at once, shown at once. */
+  answer(answers: readonly CommandAnswer[]): Promise<void> {
+    return this.inTurn(async () => {
+      const byId = new Map(this.queue.map((queued) => [queued.command.id, queued]));
+      const changed: QueuedCommand[] = [];
+      const dropped = new Set<QueuedCommand>();
+      for (const answer of answers) {
+        const queued = byId.get(answer.id);
+        if (!queued) continue;
+        if (answer.status === 'applied') Object.assign(queued, { seq: answer.seq, refusal: null });
+        else Object.assign(queued, { seq: null, refusal: answer.refusal });
+        changed.push(queued);
+        // The person has taken back what the server then refused: both are done with.
+        if (queued.refusal?.kind === 'undoes_nothing') {
+          const undone = byId.get(queued.refusal.id);
+          dropped.add(queued);
+          if (undone?.refusal) dropped.add(undone);
+        }
+      }
+      this.queue = this.queue.filter((queued) => !dropped.has(queued));
+      const kept = changed.filter((queued) => !dropped.has(queued));
+      const gone = [...dropped].map(({ at }) => at);
+      // An answer that cannot be kept is asked for again, by the same id.
+      await this.tryToKeep(storeQueued(this.db, kept, gone));
+      if (dropped.size > 0 || kept.some(({ refusal }) => refusal !== null)) this.replay();
+      this.tell();
+    });
+  }
+
+  /** The person has dealt with a refused command: it goes, is tried once more, or is meant for another place. */
+  settle(at: number, settling: Settling): Promise<void> {
+    return this.inTurn(async () => {
+      const queued = this.queue.find((one) => one.at === at);
+      if (!queued) return;
+      if (settling.how === 'drop') {
+        await storeQueued(this.db, [], [at]);
+        this.queue = this.queue.filter((one) => one !== queued);
+      } else {
+        const gone = placeThatIsGone(this.state, queued.refusal);
+        const ops =
+          settling.how === 'elsewhere' && gone !== null
+            ? opsElsewhere(this.state, queued.command, gone, settling.nookId, () => uuidv7())
+            : queued.command.ops;
+        // The server remembers its answer by id, so another try is another command.
+        const again = { ...queued, command: { ...queued.command, ops, id: uuidv7() }, refusal: null };
+        await storeQueued(this.db, [again]);
+        Object.assign(queued, again);
+      }
+      this.replay();
+      this.tell();
+    });
+  }
+
+  /** Another tab of this app has changed the common queue. */
+  rereadQueue(): Promise<void> {
+    return this.inTurn(async () => {
+      this.queue = this.withNotKept(await this.db.getAll('queue'));
+      this.replay();
+      this.tell();
+    });
+  }
+
+  close(): void {
+    this.db.close();
+    this.listeners.clear();
+  }
+
+  private async tryToKeep(keeping: Promise<void>): Promise<void> {
+    try {
+      await keeping;
+      this.lost = false;
+    } catch {
+      this.lost = true;
+    }
+  }
+
+  /** The queue as it was read, and what is on its way into it. */
+  private withNotKept(read: QueuedCommand[]): QueuedCommand[] {
+    const known = new Set(read.map(({ at }) => at));
+    return [...read, ...[...this.notKept].filter(({ at }) => !known.has(at))].sort((a, b) => a.at - b.at);
+  }
+
+  private inTurn<T>(work: () => Promise<T>): Promise<T> {
+    const done = this.turn.then(work, work);
+    this.turn = done.catch(() => undefined);
+    return done;
+  }
+
+  /** A command at the time at which the server will say that it happened. */
+  private aligned(command: Command): Command {
+    const now = Date.now();
+    const [aligned] = alignClock([command], {
+      deviceNow: new Date(now).toISOString(),
+      receivedAt: new Date(now + this.clockOffsetMs).toISOString(),
+      after: null,
+    });
+    return aligned!;
+  }
+
+  /** Tells the journal which of this device's events the numbered rows of a page include. */
+  private settleJournal(rows: readonly TaggedRow[], done: readonly QueuedCommand[]): void {
+    const events = new Map<string, LedgerEvent[]>();
+    for (const { command } of done) noteEvents(events, this.aligned(command));
+    for (const tagged of rows) {
+      if (tagged.entity !== 'lot') continue;
+      const before = this.numberedLot(tagged.row.id);
+      if (before && before.seq > tagged.row.seq) continue;
+      this.journal.settle(tagged.row.id, before, tagged.row, events.get(tagged.row.id) ?? []);
+    }
+  }
+
+  private numberedLot(id: string): LotRow | null {
+    const tagged = this.numbered.get(id);
+    return tagged?.entity === 'lot' ? tagged.row : null;
+  }
+
+  private putNumbered(tagged: TaggedRow): void {
+    const here = this.numbered.get(tagged.row.id)?.row;
+    // Two tabs read the feed: a page may come after one that another tab was faster with.
+    if (here && here.seq > tagged.row.seq) return;
+    this.numbered.set(tagged.row.id, tagged);
+    if (!this.overlaid.has(tagged.row.id)) this.show(tagged);
+  }
+
+  private show(tagged: TaggedRow): void {
+    this.state.put(tagged);
+    this.finder.update(tagged);
+  }
+
+  private overlay(rows: readonly TaggedRow[], command: Command): void {
+    noteEvents(this.waitingEvents, command);
+    for (const tagged of rows) {
+      this.overlaid.set(tagged.row.id, tagged);
+      this.show(tagged);
+    }
+  }
+
+  /** Takes the overlay off and applies the waiting commands again to what the server has numbered. */
+  private replay(): void {
+    for (const [id, { entity }] of this.overlaid) {
+      const numbered = this.numbered.get(id);
+      if (numbered) this.show(numbered);
+      else {
+        const gone = { entity, row: { ...this.state.get(entity, id), retired: true } } as TaggedRow;
+        this.finder.update(gone);
+        this.state.forget(entity, id);
+      }
+    }
+    this.overlaid = new Map();
+    this.waitingEvents = new Map();
+    for (const { command, refusal, seq } of this.queue) {
+      if (refusal !== null || (seq !== null && seq <= this.seq)) continue;
+      const aligned = this.aligned(command);
+      const applied = applyCommand(this.state, aligned, { seq: 0, by: this.by });
+      if (applied.ok) this.overlay(applied.changed, aligned);
+    }
+  }
+
+  private tell(): void {
+    this.versionSeen++;
+    for (const listener of this.listeners) listener();
+  }
+}
+
+function noteEvents(into: Map<string, LedgerEvent[]>, { ops }: Command): void {
+  for (const op of ops) {
+    if (op.op === 'event') into.set(op.event.lotId, [...(into.get(op.event.lotId) ?? []), op.event]);
+  }
+}
+
+/** The place that a refused command was for and that is no longer there, or null when it was refused for something else. */
+export function placeThatIsGone(state: HouseholdState, refusal: Refusal | null): string | null {
+  if (refusal?.kind === 'retired') return ['space', 'shelf', 'bin'].includes(refusal.entity) ? refusal.id : null;
+  if (refusal?.kind !== 'parent_missing' || !['lot', 'line'].includes(refusal.entity)) return null;
+  return state.get('item', refusal.parentId) === undefined ? refusal.parentId : null;
+}

@@ -1,0 +1,1 @@
+export { CutLists } from './CutLists';

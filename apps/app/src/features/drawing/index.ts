@@ -1,0 +1,4 @@
+export { ChestPlan } from './ChestPlan';
+export { OpenDoorView, drawingScale } from './OpenDoorView';
+export { type Front, useFront } from './useFront';
+export { SHELF_KIND_WORDS, summaryWords } from './words';

@@ -1,0 +1,3 @@
+export { FloorBoard } from './FloorBoard';
+export { LoadBar } from './LoadBar';
+export { loadWords, sizeWords, smallLength } from './words';

@@ -1,0 +1,1 @@
+export { PATTERN_WORDS } from './words';

@@ -1,0 +1,142 @@
+import { formatMoney, getList, planBought, planSetUp, type PlanRow, type SpaceRow } from '@ours/core';
+import { useLocalSearchParams, useRouter } from 'expo-router';
+import { XStack, YStack } from 'tamagui';
+import { v7 as uuidv7 } from 'uuid';
+import { useHousehold } from '@/home/HouseholdProvider';
+import { useDo } from '@/home/useRunCommand';
+import { useHome } from '@/home/useHome';
+import { Button } from '@/kit/press/Button';
+import { saveFile, shareText } from '@/kit/files';
+import { ListHeading, ListRow } from '@/kit/layout/ListRow';
+import { Screen } from '@/kit/layout/Screen';
+import { StepNav } from '@/kit/layout/StepNav';
+import { useToast } from '@/kit/feedback/Toasts';
+import { Small, Strong, Words } from '@/kit/text/Text';
+import { planSteps } from '@/home/planSteps';
+import { CutLists } from '@/features/cutting';
+import { getListRows, getListText, moveWords, textAsPdf } from './buyingListText';
+import { sizeWords } from '@/features/fit';
+
+/** What the chosen plan asks one to buy, to take from the pool, to move and to cut. */
+export function GetScreen() {
+  const { id } = useLocalSearchParams<{ id: string }>();
+  const found = useHousehold(({ state }) => {
+    const space = id ? state.get('space', id) : undefined;
+    if (!space || space.retired) return null;
+    const plans = state.plansOf(space.id);
+    return { space, plan: plans.find(({ status }) => status === 'chosen') ?? plans.at(-1) ?? null };
+  });
+  if (!found) {
+    return (
+      <Screen title="Not here" back="/nooks">
+        <Words padding={16}>This place is not there, or no longer. Look for it under Nooks.</Words>
+      </Screen>
+    );
+  }
+  const { space, plan } = found;
+  return (
+    <Screen title="Get" sub={space.name} back={`/space/${space.id}`}>
+      <StepNav label="Setting up" steps={planSteps(space.id)} />
+      {plan ? <PlanList space={space} plan={plan} /> : <NoPlan space={space} />}
+      <CutLists space={space} />
+    </Screen>
+  );
+}
+
+function NoPlan({ space }: { space: SpaceRow }) {
+  const router = useRouter();
+  return (
+    <YStack padding={16} gap={12}>
+      <Words>No plan yet, so nothing is to be bought. What is to be cut for this space is below.</Words>
+      <Button kind="primary" label="Make a plan" onPress={() => router.replace(`/space/${space.id}/mix`)} />
+    </YStack>
+  );
+}
+
+function PlanList({ space, plan }: { space: SpaceRow; plan: PlanRow }) {
+  const router = useRouter();
+  const doIt = useDo();
+  const toast = useToast();
+  const { unit, currency } = useHome();
+  const { list, state } = useHousehold((snapshot) => ({ list: getList(snapshot.state, plan), state: snapshot.state }));
+  const title = `${space.name}, ${plan.name}`;
+  const text = getListText(title, list, unit, currency);
+  const share = async (): Promise<void> => {
+    const how = await shareText(title, text);
+    if (how === 'copied') toast({ text: 'Copied: the list as text.' });
+    if (how === 'failed')
+      toast({ text: 'This device would not share or copy the list; save it as a file.', problem: true });
+  };
+  const csv = async (): Promise<void> => {
+    const { default: Papa } = await import('papaparse');
+    saveFile('to-buy.csv', 'text/csv', Papa.unparse(getListRows(list), { newline: '\r\n' }));
+  };
+  const pdf = async (): Promise<void> => saveFile('to-get.pdf', 'application/pdf', await textAsPdf(text));
+  const setUp = async (): Promise<void> => {
+    const refusal = await doIt(
+      'space_set_up',
+      planSetUp(state, plan, () => uuidv7()),
+      `Set up as planned: ${space.name}.`,
+    );
+    if (refusal === null) router.replace(`/space/${space.id}`);
+  };
+  return (
+    <YStack testID="get-list">
+      <ListHeading
+        title={`To buy for ${plan.name}`}
+        remark={list.lines.length === 0 ? 'nothing' : formatMoney(list.openMinor, currency)}
+      />
+      {list.lines.map(({ container, count, bought, costMinor }) => (
+        <ListRow
+          key={container.id}
+          title={`${count} × ${container.name}`}
+          detail={`${sizeWords(container, unit)}${costMinor === null ? '' : ` · ${formatMoney(costMinor, currency)}`}${bought > 0 ? ` · ${bought} bought` : ''}`}
+          right={
+            bought < count ? (
+              <Button
+                label="Bought one"
+                onPress={() =>
+                  void doIt(
+                    'container_bought',
+                    planBought(plan, container, 1),
+                    `Bought: ${container.name}. It joins the pool.`,
+                  )
+                }
+              />
+            ) : (
+              <Strong>✓</Strong>
+            )
+          }
+        />
+      ))}
+      {list.lines.length > 0 ? (
+        <Small paddingHorizontal={16} paddingTop={8}>
+          {`Total ${formatMoney(list.totalMinor, currency)}${plan.budgetMinor === null ? '' : list.overBudgetMinor > 0 ? `, ${formatMoney(list.overBudgetMinor, currency)} over the budget` : `, within ${formatMoney(plan.budgetMinor, currency)}`}.`}
+        </Small>
+      ) : null}
+      <ListHeading
+        title="From the house"
+        remark={`${list.pool.reduce((sum, { count }) => sum + count, 0)} containers`}
+      />
+      {list.pool.map(({ container, count }) => (
+        <ListRow key={container.id} title={`${count} × ${container.name}`} detail={sizeWords(container, unit)} />
+      ))}
+      <ListHeading title="Shelves to move" remark={list.moves.length === 0 ? 'none' : undefined} />
+      {list.moves.map((move) => (
+        <ListRow key={move.shelfId} title={moveWords(move, unit)} />
+      ))}
+      <XStack padding={16} gap={8} flexWrap="wrap">
+        <Button label="Share as text" onPress={() => void share()} />
+        <Button label="Table (CSV)" onPress={() => void csv()} />
+        <Button label="PDF" onPress={() => void pdf()} />
+      </XStack>
+      <YStack paddingHorizontal={16} paddingBottom={16} gap={6}>
+        <Button kind="primary" label="Set up as planned" onPress={() => void setUp()} />
+        <Small>
+          Shelves go to their holes and bins to their places. A bin named like its group stays the same, with what is in
+          it.
+        </Small>
+      </YStack>
+    </YStack>
+  );
+}

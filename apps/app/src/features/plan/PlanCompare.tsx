@@ -1,0 +1,142 @@
+import {
+  FILL_SHARE,
+  formatMoney,
+  formatVolume,
+  innerVolumeMl,
+  roomMl,
+  type HouseholdState,
+  type PlanRow,
+  type SpaceRow,
+} from '@ours/core';
+import { XStack, YStack } from 'tamagui';
+import { useHousehold } from '@/home/HouseholdProvider';
+import { useDo } from '@/home/useRunCommand';
+import { useHome } from '@/home/useHome';
+import { Button } from '@/kit/press/Button';
+import { ListHeading } from '@/kit/layout/ListRow';
+import { Small, Strong } from '@/kit/text/Text';
+import { viewPlan } from './planView';
+
+interface Column {
+  plan: PlanRow;
+  values: string[];
+}
+
+const ROWS = ['Housed', 'Left over', 'Containers', 'To buy', 'Shelves moved', 'Stacked', 'Free volume'];
+
+/** Two or three plans side by side: what fits, money, what is free, what is lost. */
+export function PlanCompare({ space, plans }: { space: SpaceRow; plans: readonly PlanRow[] }) {
+  const { unit, currency } = useHome();
+  const doIt = useDo();
+  const columns = useHousehold(({ state }) =>
+    plans.map((plan): Column => ({ plan, values: valuesOf(state, space, plan, unit, currency) })),
+  );
+  if (plans.length === 0) return null;
+  return (
+    <YStack testID="plan-compare">
+      <ListHeading title="Plans side by side" remark={plans.length === 1 ? 'one so far' : undefined} />
+      <YStack backgroundColor="$background" paddingVertical={6} role="table" aria-label="Plans side by side">
+        <XStack role="row">
+          <Cell role="columnheader" text="Plan" head />
+          {columns.map(({ plan }) => (
+            <Cell
+              key={plan.id}
+              role="columnheader"
+              strong
+              text={plan.status === 'chosen' ? `${plan.name} ✓` : plan.name}
+            />
+          ))}
+        </XStack>
+        {ROWS.map((row, at) => (
+          <XStack key={row} role="row">
+            <Cell role="rowheader" text={row} head />
+            {columns.map(({ plan, values }) => (
+              <Cell key={plan.id} role="cell" text={values[at] ?? ''} />
+            ))}
+          </XStack>
+        ))}
+      </YStack>
+      <XStack paddingLeft={108} backgroundColor="$background">
+        {columns.map(({ plan }) => (
+          <XStack key={plan.id} flex={1}>
+            <Button
+              kind="quiet"
+              label={`Drop ${plan.name.replace('Plan ', '')}`}
+              onPress={() =>
+                void doIt('plan_dropped', [{ op: 'retire', entity: 'plan', id: plan.id }], `Dropped: ${plan.name}.`)
+              }
+            />
+          </XStack>
+        ))}
+      </XStack>
+    </YStack>
+  );
+}
+
+function Cell({
+  text,
+  role,
+  strong = false,
+  head = false,
+}: {
+  text: string;
+  role: 'cell' | 'columnheader' | 'rowheader';
+  strong?: boolean;
+  head?: boolean;
+}) {
+  return (
+    <XStack
+      role={role as never}
+      minHeight={30}
+      alignItems="center"
+      {...(head ? { width: 118, paddingLeft: 16 } : { flex: 1, minWidth: 0 })}
+    >
+      {strong ? <Strong fontSize={15}>{text}</Strong> : <Small color={head ? '$second' : '$color'}>{text}</Small>}
+    </XStack>
+  );
+}
+
+function valuesOf(
+  state: HouseholdState,
+  space: SpaceRow,
+  plan: PlanRow,
+  unit: 'metric' | 'inch',
+  currency: string,
+): string[] {
+  const view = viewPlan(state, space, plan);
+  const typeOf = (id: string) => state.get('container', id);
+  const left = plan.groups.map((group) => {
+    const housed = plan.placed
+      .filter((bin) => bin.group === group.name)
+      .reduce(
+        (sum, bin) => sum + (typeOf(bin.containerId) ? innerVolumeMl(typeOf(bin.containerId)!) * FILL_SHARE : 0),
+        0,
+      );
+    return Math.max(0, group.volumeMl - housed);
+  });
+  const lost = left.filter((volumeMl) => volumeMl > 1);
+  const bought = plan.placed.filter(({ buy }) => buy);
+  const cost = bought.reduce((sum, { containerId }) => sum + (typeOf(containerId)?.priceMinor ?? 0), 0);
+  const moved = plan.shelves.filter(
+    (one) => one.bottomTenthMm !== null && state.get('shelf', one.shelfId)?.bottomTenthMm !== one.bottomTenthMm,
+  );
+  const taken = plan.placed.reduce((sum, bin) => {
+    const body = view.bodyOf(bin);
+    return body ? sum + (body.width * body.depth * body.height) / 1e6 : sum;
+  }, 0);
+  const room = [...view.rooms.values()].reduce((sum, one) => sum + roomMl(one), 0);
+  return [
+    plan.groups.length === 0 ? 'boxes only' : `${plan.groups.length - lost.length} of ${plan.groups.length}`,
+    lost.length === 0
+      ? 'nothing'
+      : formatVolume(
+          lost.reduce((sum, one) => sum + one, 0),
+          unit,
+        ),
+    String(plan.placed.length),
+    bought.length === 0 ? 'nothing' : `${bought.length}, ${formatMoney(cost, currency)}`,
+    moved.length === 0 ? 'none' : String(moved.length),
+    String(plan.placed.filter(({ liftTenthMm }) => liftTenthMm > 0).length),
+    formatVolume(Math.max(0, room - taken), unit),
+  ];
+}

@@ -1,0 +1,54 @@
+import { modelSpace } from '@ours/core';
+import { useLocalSearchParams, useRouter } from 'expo-router';
+import { useHousehold } from '@/home/HouseholdProvider';
+import { Button } from '@/kit/press/Button';
+import { Screen } from '@/kit/layout/Screen';
+import { StepNav } from '@/kit/layout/StepNav';
+import { Words } from '@/kit/text/Text';
+import { YStack } from 'tamagui';
+import { planSteps } from '@/home/planSteps';
+import { Planning } from './PlanBoard';
+
+/** The whole space planned: which containers, where, with which shelves moved. */
+export function MixScreen() {
+  const { id } = useLocalSearchParams<{ id: string }>();
+  const router = useRouter();
+  const found = useHousehold(({ state }) => {
+    const space = id ? state.get('space', id) : undefined;
+    if (!space || space.retired) return null;
+    return {
+      space,
+      measured: modelSpace(space, state.shelvesOf(space.id)).shelves.length,
+      containers: state.all('container').length,
+    };
+  });
+  if (!found) {
+    return (
+      <Screen title="Not here" back="/nooks">
+        <Words padding={16}>This place is not there, or no longer. Look for it under Nooks.</Words>
+      </Screen>
+    );
+  }
+  const { space, measured, containers } = found;
+  return (
+    <Screen title="Plan" sub={space.name} back={`/space/${space.id}`}>
+      <StepNav label="Setting up" steps={planSteps(space.id)} />
+      {measured === 0 || containers === 0 ? (
+        <YStack padding={16} gap={12}>
+          <Words>
+            {measured === 0
+              ? 'No shelf here is measured yet. Width, depth and height of one are enough to begin.'
+              : 'No containers are written down yet. Begin with what is in the house; shoe boxes count.'}
+          </Words>
+          <Button
+            kind="primary"
+            label={measured === 0 ? 'Measure' : 'Add containers'}
+            onPress={() => router.push((measured === 0 ? `/space/${space.id}/measure` : '/containers') as never)}
+          />
+        </YStack>
+      ) : (
+        <Planning key={space.id} space={space} />
+      )}
+    </Screen>
+  );
+}

@@ -1,0 +1,110 @@
+import { formatMoney, readMoney, type ContainerRow, type School } from '@ours/core';
+import { useState } from 'react';
+import { YStack } from 'tamagui';
+import { Choices } from '@/kit/form/Choices';
+import { Field } from '@/kit/form/Field';
+import { SCHOOL_CHOICES } from '@/features/sort';
+
+export interface PlanWishesUi {
+  /** One shelf alone, or null: the whole space. */
+  shelfId: string | null;
+  /** The one type to fill the space with; null: the things recorded here are housed. */
+  fillWith: string | null;
+  school: School;
+  budgetMinor: number | null;
+  family: string | null;
+  moveShelves: boolean;
+}
+
+/** By what things are grouped, what may be spent, one family or any, whether shelves may move. */
+export function PlanSettings({
+  wishes,
+  families,
+  shelves,
+  containers,
+  currency,
+  canMove,
+  onChange,
+}: {
+  wishes: PlanWishesUi;
+  families: readonly string[];
+  shelves: readonly { id: string; label: string }[];
+  containers: readonly ContainerRow[];
+  currency: string;
+  canMove: boolean;
+  onChange: (wishes: PlanWishesUi) => void;
+}) {
+  const [money, setMoney] = useState(wishes.budgetMinor === null ? '' : formatMoney(wishes.budgetMinor, currency));
+  const problem =
+    money.trim() !== '' && readMoney(money) === null
+      ? `“${money}” is not an amount; write for example 60 or 59.90.`
+      : undefined;
+  return (
+    <YStack gap={12} paddingHorizontal={16}>
+      <Choices
+        label="Where"
+        choices={[
+          { value: '', label: 'The whole space' },
+          ...shelves.map(({ id, label }) => ({ value: id, label: `Only ${label}` })),
+        ]}
+        value={wishes.shelfId ?? ''}
+        onChange={(shelfId) => onChange({ ...wishes, shelfId: shelfId === '' ? null : shelfId })}
+      />
+      <Choices
+        label="What is to stand here"
+        choices={[
+          { value: 'things', label: 'The things recorded here' },
+          { value: 'boxes', label: 'As many boxes as possible' },
+        ]}
+        value={wishes.fillWith === null ? 'things' : 'boxes'}
+        onChange={(value) => onChange({ ...wishes, fillWith: value === 'things' ? null : (containers[0]?.id ?? null) })}
+      />
+      {wishes.fillWith === null ? (
+        <Choices
+          label="Group things by"
+          choices={SCHOOL_CHOICES}
+          value={wishes.school}
+          onChange={(school) => onChange({ ...wishes, school })}
+        />
+      ) : (
+        <Choices
+          label="Which box"
+          wrap
+          choices={containers.map(({ id, name }) => ({ value: id, label: name }))}
+          value={wishes.fillWith}
+          onChange={(fillWith) => onChange({ ...wishes, fillWith })}
+        />
+      )}
+      <Field
+        label="May cost at most (empty: buy nothing)"
+        value={money}
+        inputMode="decimal"
+        problem={problem}
+        onChangeText={(text) => {
+          setMoney(text);
+          const minor = text.trim() === '' ? null : readMoney(text);
+          if (text.trim() === '' || minor !== null) onChange({ ...wishes, budgetMinor: minor });
+        }}
+      />
+      {families.length > 0 && wishes.fillWith === null ? (
+        <Choices
+          label="Family"
+          choices={[{ value: '', label: 'Any' }, ...families.map((value) => ({ value, label: value }))]}
+          value={wishes.family ?? ''}
+          onChange={(family) => onChange({ ...wishes, family: family === '' ? null : family })}
+        />
+      ) : null}
+      {canMove && wishes.shelfId === null ? (
+        <Choices
+          label="Shelves"
+          choices={[
+            { value: 'move', label: 'May move on their holes' },
+            { value: 'stay', label: 'Stay' },
+          ]}
+          value={wishes.moveShelves ? 'move' : 'stay'}
+          onChange={(value) => onChange({ ...wishes, moveShelves: value === 'move' })}
+        />
+      ) : null}
+    </YStack>
+  );
+}

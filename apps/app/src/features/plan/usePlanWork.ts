@@ -1,0 +1,173 @@
+import {
+  BARE_SPACE_BUILD,
+  clearOutState,
+  groupThings,
+  lotsWithin,
+  planProblem,
+  type HouseholdState,
+  type Op,
+  type PlanAnswer,
+  type PlanGroup,
+  type PlanRow,
+  type SpaceRow,
+} from '@ours/core';
+import { useCallback, useEffect, useRef, useState } from 'react';
+import { v7 as uuidv7 } from 'uuid';
+import { useHousehold } from '@/home/HouseholdProvider';
+import { today } from '@/home/planContext';
+import { useUndoStack } from '@/home/useUndoStack';
+import { usePlanSolver } from '@/jobs/usePlanSolver';
+import type { PlanWishesUi } from './PlanSettings';
+
+export const MOST_PLANS = 3;
+
+/** What is to be housed: everything here, less what an open round of sorting sends away. */
+export function groupsToHouse(
+  state: HouseholdState,
+  space: SpaceRow,
+  school: PlanWishesUi['school'],
+  shelfId: string | null,
+): PlanGroup[] {
+  const open = state.clearOutsOf(space.id).find(({ finishedAt }) => finishedAt === null);
+  const verdicts = open ? clearOutState(state, open).verdicts : new Map();
+  const staying = lotsWithin(state, shelfId ?? space.id).filter(
+    ({ id }) => (verdicts.get(id)?.verdict ?? 'keep') === 'keep',
+  );
+  return groupThings(state, staying, school, today()).map(({ name, volumeMl, grams }) => ({ name, volumeMl, grams }));
+}
+
+const wishesOf = (space: SpaceRow, plan: PlanRow | null): PlanWishesUi => ({
+  shelfId: plan?.shelves.length === 1 ? plan.shelves[0]!.shelfId : null,
+  fillWith: plan !== null && plan.groups.length === 0 ? (plan.placed[0]?.containerId ?? null) : null,
+  school: space.build?.school ?? 'order',
+  budgetMinor: plan?.budgetMinor ?? null,
+  family: plan?.family ?? null,
+  moveShelves: plan?.moveShelves ?? true,
+});
+
+/** The plans of a space, the one that is open, and solving it: kept after each answer, so that nothing is lost. */
+export function usePlanWork(space: SpaceRow) {
+  const history = useUndoStack();
+  const { state, version } = useHousehold((snapshot) => snapshot);
+  const plans = state.plansOf(space.id);
+  const [openId, setOpenId] = useState<string | null>(
+    plans.find(({ status }) => status === 'chosen')?.id ?? plans.at(-1)?.id ?? null,
+  );
+  const plan = plans.find(({ id }) => id === openId) ?? null;
+  const [wishes, setWishes] = useState(() => wishesOf(space, plan));
+  const { solving, start, cancel } = usePlanSolver();
+  const [last, setLast] = useState<PlanAnswer | null>(null);
+  const [groupCount, setGroupCount] = useState(0);
+  const [kept, setKept] = useState<PlanAnswer | null>(null);
+  const target = useRef<{
+    id: string;
+    isNew: boolean;
+    wishes: PlanWishesUi;
+    groups: PlanGroup[];
+    locked: PlanRow['placed'];
+  } | null>(null);
+  const { change } = history;
+
+  const choose = (id: string | null): void => {
+    setOpenId(id);
+    setLast(null);
+    setWishes(wishesOf(space, plans.find((one) => one.id === id) ?? null));
+  };
+  const changeWishes = (next: PlanWishesUi): void => {
+    setWishes(next);
+    if (next.school !== wishes.school)
+      void change('school_changed', [
+        {
+          op: 'change',
+          entity: 'space',
+          id: space.id,
+          fields: { build: { ...(space.build ?? BARE_SPACE_BUILD), school: next.school } },
+        },
+      ]);
+  };
+  const solve = (seed = plan?.seed ?? 1): void => {
+    const fill = wishes.fillWith;
+    const groups = fill === null ? groupsToHouse(state, space, wishes.school, wishes.shelfId) : [];
+    const locked = plan?.placed.filter((bin) => bin.locked) ?? [];
+    const built = planProblem(state, space.id, {
+      ...wishes,
+      family: fill === null ? wishes.family : null,
+      containerIds: fill === null ? [] : [fill],
+      groups,
+      locked,
+      seed,
+    });
+    if (!built) return;
+    target.current = { id: plan?.id ?? uuidv7(), isNew: plan === null, wishes, groups, locked };
+    setLast(null);
+    setGroupCount(groups.length);
+    start(built.problem);
+  };
+
+  const keep = useCallback(
+    async (answer: PlanAnswer): Promise<void> => {
+      const to = target.current;
+      if (!to) return;
+      target.current = null;
+      setLast(answer);
+      const fields = {
+        groups: to.groups,
+        shelves: answer.shelves.map(({ shelfId, bottomTenthMm }) => ({ shelfId, bottomTenthMm })),
+        placed: answer.placed,
+        budgetMinor: to.wishes.budgetMinor,
+        family: to.wishes.family,
+        moveShelves: to.wishes.moveShelves,
+      };
+      const ops: Op[] = to.isNew
+        ? [
+            {
+              op: 'create',
+              entity: 'plan',
+              id: to.id,
+              fields: {
+                ...fields,
+                spaceId: space.id,
+                name: `Plan ${nextLetter(state.plansOf(space.id))}`,
+                status: 'draft',
+                sort: state.plansOf(space.id).length,
+                seed: 1,
+                bought: [],
+              },
+            },
+          ]
+        : [{ op: 'change', entity: 'plan', id: to.id, fields }];
+      if (!(await change('space_planned', ops))) return;
+      setOpenId(to.id);
+      setKept(answer);
+    },
+    [change, space.id, state],
+  );
+  const { answer } = solving;
+  const over = solving.state === 'done' || solving.state === 'cancelled';
+  useEffect(() => {
+    if (over && answer) void keep(answer);
+  }, [over, answer, keep]);
+
+  // Drawn from the search until it is a row of the home: nothing goes blank in between.
+  const shown = answer && answer !== kept ? answer : null;
+  return {
+    state,
+    version,
+    plans,
+    plan,
+    choose,
+    wishes,
+    changeWishes,
+    solving,
+    solve,
+    cancel,
+    shown,
+    last,
+    groupCount,
+    history,
+  };
+}
+
+const nextLetter = (plans: readonly PlanRow[]): string =>
+  ['A', 'B', 'C', 'D'].find((letter) => plans.every(({ name }) => name !== `Plan ${letter}`)) ??
+  String(plans.length + 1);

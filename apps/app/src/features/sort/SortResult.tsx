@@ -1,0 +1,94 @@
+import {
+  BARE_SPACE_BUILD,
+  binsNeeded,
+  formatMass,
+  formatVolume,
+  groupThings,
+  innerVolumeMl,
+  lotsWithin,
+  type SpaceRow,
+} from '@ours/core';
+import { YStack } from 'tamagui';
+import { useHousehold } from '@/home/HouseholdProvider';
+import { today } from '@/home/planContext';
+import { useDo } from '@/home/useRunCommand';
+import { useHome } from '@/home/useHome';
+import { Choices } from '@/kit/form/Choices';
+import { ListHeading, ListRow } from '@/kit/layout/ListRow';
+import { Small } from '@/kit/text/Text';
+import { SCHOOL_CHOICES, SCHOOL_WORDS } from './words';
+
+/** What stays, in groups by the school of the space, and how many bins each would want. */
+export function SortResult({ space }: { space: SpaceRow }) {
+  const doIt = useDo();
+  const { unit } = useHome();
+  const school = space.build?.school ?? 'order';
+  const { groups, bin } = useHousehold(({ state }) => {
+    const open = state.clearOutsOf(space.id).find(({ finishedAt }) => finishedAt === null);
+    const leaving = new Set(
+      open
+        ? state
+            .verdictsOf(open.id)
+            .filter(({ verdict }) => verdict !== 'keep')
+            .map(({ lotId }) => lotId)
+        : [],
+    );
+    const staying = lotsWithin(state, space.id).filter(({ id }) => !leaving.has(id));
+    // The type most bins here are, else the one owned most: what a group is counted in.
+    const here = state
+      .shelvesOf(space.id)
+      .flatMap(({ id }) => state.binsIn(id).flatMap(({ containerId }) => (containerId ? [containerId] : [])));
+    const usual = here[0] ?? [...state.all('container')].sort((a, b) => b.owned - a.owned)[0]?.id;
+    return {
+      groups: groupThings(state, staying, school, today()),
+      bin: usual ? (state.get('container', usual) ?? null) : null,
+    };
+  });
+  return (
+    <YStack testID="sort-groups">
+      <ListHeading
+        title="What stays, in groups"
+        remark={`${groups.length} ${groups.length === 1 ? 'group' : 'groups'}`}
+      />
+      <YStack padding={16} paddingBottom={4}>
+        <Choices
+          label="By what"
+          hideLabel
+          choices={SCHOOL_CHOICES}
+          value={school}
+          onChange={(next) =>
+            void doIt(
+              'school_changed',
+              [
+                {
+                  op: 'change',
+                  entity: 'space',
+                  id: space.id,
+                  fields: { build: { ...(space.build ?? BARE_SPACE_BUILD), school: next } },
+                },
+              ],
+              `Grouped by: ${SCHOOL_WORDS[next].toLowerCase()}.`,
+            )
+          }
+        />
+      </YStack>
+      {groups.map((group) => {
+        const bins = bin ? binsNeeded(group, innerVolumeMl(bin)) : 0;
+        const about = group.estimated ? 'about ' : '';
+        return (
+          <ListRow
+            key={group.name}
+            title={group.name}
+            detail={`${group.items} ${group.items === 1 ? 'kind' : 'kinds'} · ${about}${formatVolume(group.volumeMl, unit)} · ${about}${formatMass(group.grams, unit)}`}
+            right={bin ? <Small>{`${bins} ${bins === 1 ? 'bin' : 'bins'}`}</Small> : null}
+          />
+        );
+      })}
+      {bin && groups.length > 0 ? (
+        <Small
+          padding={16}
+        >{`Bins counted as “${bin.name}”, filled to four fifths. “About”: some things were never measured.`}</Small>
+      ) : null}
+    </YStack>
+  );
+}

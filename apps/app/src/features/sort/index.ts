@@ -1,0 +1,1 @@
+export { SCHOOL_CHOICES, SCHOOL_WORDS } from './words';

@@ -1,0 +1,1 @@
+export { connectionWords } from './words';

@@ -1,0 +1,176 @@
+import { usePathname, useRouter } from 'expo-router';
+import type { ReactNode } from 'react';
+import { useMedia, XStack, YStack } from 'tamagui';
+import type { IconType } from '@/kit/press/Button';
+import { Basket, Nooks, Pencil, Rounds, Search } from '@/kit/press/icons';
+import { RAIL_WIDTH } from '@/kit/layout/useContentWidth';
+import { usePalette } from '@/kit/theme/usePalette';
+import { Strong } from '@/kit/text/Text';
+
+interface Place {
+  path: string;
+  label: string;
+  icon: IconType;
+}
+const PLACES: readonly Place[] = [
+  { path: '/', label: 'Find', icon: Search },
+  { path: '/nooks', label: 'Nooks', icon: Nooks },
+  { path: '/record', label: 'Record', icon: Pencil },
+  { path: '/restock', label: 'Restock', icon: Basket },
+  { path: '/rounds', label: 'Rounds', icon: Rounds },
+];
+
+function isAt(place: Place, path: string): boolean {
+  if (place.path === '/nooks') return /^\/(nooks|space|nook|containers)/.test(path);
+  return place.path === path;
+}
+
+/** Four places and one action: at the thumb on a phone, as a rail on a wide screen. */
+export function Shell({ children }: { children: ReactNode }) {
+  const { gtMd } = useMedia();
+  return gtMd ? (
+    <XStack flex={1} backgroundColor="$backgroundStrong">
+      <Rail />
+      <YStack flex={1} minWidth={0}>
+        {children}
+      </YStack>
+    </XStack>
+  ) : (
+    <YStack flex={1} backgroundColor="$backgroundStrong">
+      <YStack flex={1} minHeight={0}>
+        {children}
+      </YStack>
+      <Bar />
+    </YStack>
+  );
+}
+
+function useGo(place: Place) {
+  const router = useRouter();
+  const path = usePathname();
+  const go = (): void => router.navigate(place.path as never);
+  return {
+    current: isAt(place, path),
+    props: {
+      role: 'link' as const,
+      tabIndex: 0 as const,
+      cursor: 'pointer' as const,
+      'aria-label': place.label,
+      'aria-current': isAt(place, path) ? ('page' as const) : undefined,
+      onPress: go,
+      onKeyDown: ((event: KeyboardEvent) => {
+        if (event.key === 'Enter') go();
+      }) as never,
+    },
+  };
+}
+
+function Bar() {
+  return (
+    <XStack
+      render="nav"
+      aria-label="Places"
+      position="relative"
+      zIndex={10}
+      height={76}
+      borderTopWidth={1}
+      borderColor="$borderColor"
+      backgroundColor="$background"
+      alignItems="stretch"
+    >
+      {PLACES.map((place) =>
+        place.path === '/record' ? (
+          <RecordTab key={place.path} place={place} />
+        ) : (
+          <Tab key={place.path} place={place} />
+        ),
+      )}
+    </XStack>
+  );
+}
+
+function Tab({ place }: { place: Place }) {
+  const palette = usePalette();
+  const { current, props } = useGo(place);
+  const color = current ? palette.green : palette.ink;
+  const Icon = place.icon;
+  return (
+    <YStack {...props} flex={1} alignItems="center" justifyContent="center" gap={3}>
+      <Icon size={24} color={color} strokeWidth={current ? 2.4 : 1.8} />
+      <Strong fontSize={14} lineHeight={18} style={{ color }}>
+        {place.label}
+      </Strong>
+    </YStack>
+  );
+}
+
+function RecordTab({ place }: { place: Place }) {
+  const palette = usePalette();
+  const { props } = useGo(place);
+  const Icon = place.icon;
+  return (
+    <YStack flex={1} alignItems="center">
+      <YStack
+        {...props}
+        marginTop={-14}
+        width={66}
+        height={74}
+        borderRadius={16}
+        backgroundColor="$accent"
+        borderWidth={2}
+        borderColor="$background"
+        alignItems="center"
+        justifyContent="center"
+        gap={3}
+      >
+        <Icon size={25} color={palette.onGreen} strokeWidth={2} />
+        <Strong fontSize={14} lineHeight={18} color="$accentText">
+          {place.label}
+        </Strong>
+      </YStack>
+    </YStack>
+  );
+}
+
+function Rail() {
+  return (
+    <YStack
+      render="nav"
+      aria-label="Places"
+      width={RAIL_WIDTH}
+      padding={12}
+      gap={4}
+      borderRightWidth={1}
+      borderColor="$borderColor"
+      backgroundColor="$background"
+    >
+      <Strong fontFamily="$heading" fontSize={20} lineHeight={26} padding={10} paddingBottom={18}>
+        Every Nook
+      </Strong>
+      {PLACES.map((place) => (
+        <RailLink key={place.path} place={place} />
+      ))}
+    </YStack>
+  );
+}
+
+function RailLink({ place }: { place: Place }) {
+  const palette = usePalette();
+  const { current, props } = useGo(place);
+  const color = current ? palette.green : palette.ink;
+  const Icon = place.icon;
+  return (
+    <XStack
+      {...props}
+      minHeight={48}
+      paddingHorizontal={12}
+      gap={12}
+      alignItems="center"
+      borderRadius={10}
+      backgroundColor={current ? '$greenTint' : 'transparent'}
+    >
+      <Icon size={21} color={color} strokeWidth={2} />
+      <Strong style={{ color }}>{place.label}</Strong>
+    </XStack>
+  );
+}

@@ -1,0 +1,57 @@
+import { QueryClient, QueryClientProvider } from '@tanstack/react-query';
+import type { TaggedRow } from '@ours/core';
+import { configure } from '@testing-library/react';
+import type { ReactElement } from 'react';
+import { HouseholdProvider } from '@/home/HouseholdProvider';
+import { SessionProvider } from '@/home/SessionProvider';
+import { forgetDeviceDb, openDeviceDb, readStored, storePage } from '@/data/store/deviceDb';
+import { ID } from '@/data/store/sampleRows.test-support';
+import { renderWith } from '@/kit/renderWith.test-support';
+import { ToastProvider } from '@/kit/feedback/Toasts';
+import { measuredRows } from './measuredRows.test-support';
+
+// A busy machine is slow to draw; waiting longer loosens nothing.
+configure({ asyncUtilTimeout: 15_000 });
+
+const me = {
+  accountId: 'a',
+  name: 'Runa',
+  email: 'runa@ferry.example',
+  householdId: ID.home,
+  householdName: 'Ferry house',
+  isDemo: false,
+  role: 'adult' as const,
+  personId: null,
+};
+
+/** A screen over a real device store with these rows and no line to any server. */
+export async function openWith(screen: ReactElement, rows: TaggedRow[] = measuredRows()): Promise<void> {
+  await forgetDeviceDb(ID.home);
+  const db = await openDeviceDb(ID.home);
+  const page = { seq: 1, cursor: null, generation: 'one', now: new Date().toISOString(), rows };
+  await storePage(db, page, { seq: 1, cursor: null, generation: 'one' }, []);
+  db.close();
+  globalThis.fetch = jest.fn(() => Promise.reject(new TypeError('no line'))) as never;
+  globalThis.EventSource = class {
+    close() {}
+  } as never;
+  renderWith(
+    <QueryClientProvider client={new QueryClient()}>
+      <SessionProvider>
+        <ToastProvider>
+          <HouseholdProvider me={me} loading={null} failed={null}>
+            {screen}
+          </HouseholdProvider>
+        </ToastProvider>
+      </SessionProvider>
+    </QueryClientProvider>,
+  );
+}
+
+/** What waits to be sent: each command's intent and operations. */
+export async function queued(): Promise<{ intent: string; ops: unknown[] }[]> {
+  const db = await openDeviceDb(ID.home);
+  const { queue } = await readStored(db);
+  db.close();
+  return queue.map(({ command }) => ({ intent: command.intent, ops: command.ops }));
+}

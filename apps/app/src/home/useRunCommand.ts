@@ -1,0 +1,39 @@
+import type { Op } from '@ours/core';
+import { useCallback } from 'react';
+import { useToast } from '@/kit/feedback/Toasts';
+import { useRun } from './HouseholdProvider';
+import { refusalWords, type AnyRefusal } from './refusalWords';
+
+export type Do = (
+  intent: string,
+  ops: Op[],
+  done: string,
+  /** Gets a way to take it back that outlasts the toast. */
+  onDone?: (takeBack: () => void) => void,
+) => Promise<AnyRefusal | null>;
+
+/** Does something, says so, and offers to take it back. Answers why not when it cannot be done. */
+export function useDo(): Do {
+  const run = useRun();
+  const toast = useToast();
+  return useCallback(
+    async (intent, ops, done, onDone) => {
+      if (ops.length === 0) return null;
+      const outcome = await run(intent, ops);
+      if (!outcome.ok) {
+        toast({ text: refusalWords(outcome.refusal), problem: true });
+        return outcome.refusal;
+      }
+      const { undo } = outcome;
+      const takeBack = (): void => {
+        void run('undone', undo.ops, undo.undoes ?? null).then((taken) =>
+          toast(taken.ok ? { text: 'Taken back.' } : { text: refusalWords(taken.refusal), problem: true }),
+        );
+      };
+      onDone?.(takeBack);
+      toast({ text: done, undo: takeBack });
+      return null;
+    },
+    [run, toast],
+  );
+}

@@ -1,0 +1,76 @@
+import type { ReactNode } from 'react';
+import { XStack, YStack } from 'tamagui';
+import { Small, Strong } from '@/kit/text/Text';
+
+/**
+ * A line of a list: a name, what is to be said about it, and marks or controls at the right. The text is the button; the
+ * rest of the line takes a tap as well.
+ */
+export function ListRow({
+  title,
+  detail,
+  right,
+  onPress,
+  selected = false,
+}: {
+  title: ReactNode;
+  detail?: string | undefined;
+  right?: ReactNode;
+  onPress?: () => void;
+  selected?: boolean;
+}) {
+  const button = onPress
+    ? {
+        role: 'button' as const,
+        tabIndex: 0 as const,
+        onKeyDown: ((event: KeyboardEvent) => {
+          if (event.key === 'Enter') onPress();
+        }) as never,
+      }
+    : {};
+  return (
+    <XStack
+      {...(onPress ? { onPress, cursor: 'pointer', pressStyle: { backgroundColor: '$greenTint' } } : {})}
+      minHeight={60}
+      paddingVertical={9}
+      paddingHorizontal={16}
+      gap={10}
+      alignItems="center"
+      backgroundColor={selected ? '$greenTint' : '$background'}
+      borderBottomWidth={1}
+      borderColor="$borderColor"
+    >
+      <YStack {...button} flex={1} minWidth={0} minHeight={42} justifyContent="center">
+        <Strong numberOfLines={2}>{title}</Strong>
+        {detail ? <Small numberOfLines={2}>{detail}</Small> : null}
+      </YStack>
+      <XStack gap={8} alignItems="center" flexShrink={0}>
+        {right}
+      </XStack>
+    </XStack>
+  );
+}
+
+/** The heading over a list, with a quiet remark at the right. */
+export function ListHeading({ title, remark }: { title: string; remark?: string | undefined }) {
+  return (
+    <XStack
+      paddingHorizontal={16}
+      paddingTop={16}
+      paddingBottom={8}
+      justifyContent="space-between"
+      alignItems="baseline"
+      borderBottomWidth={1}
+      borderColor="$borderColor"
+    >
+      <Strong role="heading" aria-level={2}>
+        {title}
+      </Strong>
+      {remark ? (
+        <Small fontFamily="$strong" color="$second">
+          {remark}
+        </Small>
+      ) : null}
+    </XStack>
+  );
+}

@@ -1,0 +1,57 @@
+export { addDays, addMonths, type CivilDate, daysBetween, partsOf } from './civilDate';
+export { convertMeasure } from './convertMeasure';
+export { foldedWords, foldText } from './foldText';
+export { formatCentimetres, formatLength, formatSize, readLength } from './length';
+export {
+  FIRST_YEAR,
+  LARGEST_GRAMS,
+  LARGEST_LENGTH_TENTH_MM,
+  LARGEST_MINOR,
+  LARGEST_ML,
+  LARGEST_QUANTITY_THOUSANDTHS,
+  LAST_YEAR,
+  MOST_BOUGHT,
+  MOST_COMMANDS_PER_BATCH,
+  MOST_OPS_PER_COMMAND,
+  MOST_PLACED,
+  MOST_ROWS_PER_COMMAND,
+} from './limits';
+export {
+  CODE_ALPHABET,
+  codeKey,
+  codePrefix,
+  codeShape,
+  type CodesInUse,
+  codeTail,
+  newBinCode,
+  newShelfCode,
+  newSpaceCode,
+  readCode,
+  writeCode,
+} from './nookCode';
+export { formatQuantity, ONE_THOUSANDTHS, readQuantity } from './quantity';
+export {
+  type DateHabits,
+  type DateOption,
+  type DatePrecision,
+  type DateReading,
+  isDateWord,
+  isMonthName,
+  isSmallNumber,
+  isWeekday,
+  readDate,
+} from './readDate';
+export { seededRandom } from './seededRandom';
+export { asTurned, boundingBox, floorBox, type FloorRect, overlap, type TurnedRect } from './turnedRectangle';
+export {
+  canHold,
+  countWord,
+  isContent,
+  isLength,
+  isMeasure,
+  isRareUnit,
+  isStrength,
+  mayHoldMany,
+  measureUnit,
+  pluralUnit,
+} from './units';

@@ -1,0 +1,10 @@
+export {
+  FILL_SHARE,
+  footShare,
+  HAND_ROOM_TENTH_MM,
+  innerVolumeMl,
+  LEAST_SIDE_TENTH_MM,
+  MOST_STACKED,
+  stackCount,
+} from './container';
+export { CONTAINER_COLUMNS, containerFromRow, containerToRow } from './containerTable';

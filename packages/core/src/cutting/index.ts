@@ -1,0 +1,1 @@
+export { cutBars, type CutPlan, dividerStrips, linersFromRoll, NOMINAL_BOARDS, riserPieces } from './cutting';

@@ -1,0 +1,1 @@
+export { type Box, type DrawnShelf, type FrontView, layOutFront } from './frontView';

@@ -1,0 +1,1 @@
+export { type Found, HouseholdFinder } from './HouseholdFinder';

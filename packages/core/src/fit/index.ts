@@ -1,0 +1,17 @@
+export { clearances, type PlaceProblem, placeProblem, snapped } from './clearances';
+export { type Compartment, roomMl, type Standing } from './compartment';
+export { type ContainerFit, fitContainer, type FitNote, type FitReason } from './fitContainer';
+export { packInOrder, type PackPiece, searchPacking } from './packRectangles';
+export { countSame } from './sameContainers';
+export { EmptyShelf, ShelfFloor } from './shelfFloor';
+export { bestShelfHoles, holeOf, type HolePattern, surfaceAt } from './shelfHeights';
+export type { SlantedRow } from './slantedRow';
+export {
+  frameOf,
+  modelSpace,
+  plainRoom,
+  roomOver,
+  type ShelfFrame,
+  type ShelfModel,
+  type SpaceModel,
+} from './spaceModel';

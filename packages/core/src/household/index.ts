@@ -1,0 +1,65 @@
+export { HouseholdState, type RowView } from './HouseholdState';
+export { LotJournal } from './LotJournal';
+export { SortedRows } from './SortedRows';
+export { alignClock } from './alignClock';
+export { applyCommand } from './applyCommand';
+export type { Command, Op, Refusal } from './command';
+export { describeCommand, describeRefusedOps } from './describeCommand';
+export { invertCommand } from './invertCommand';
+export { foldLedger, isInOrder, LEDGER_EVENT_KINDS, type LedgerEvent, type LedgerEventKind } from './ledger';
+export { opsElsewhere } from './opsElsewhere';
+export {
+  type AnyRow,
+  BIN_LOOKS,
+  type BinFields,
+  type BinLook,
+  type BinRow,
+  type BuildObstacle,
+  type ClearOutRow,
+  columnsOf,
+  type ContainerFields,
+  type ContainerRow,
+  type DateKind,
+  definitionOf,
+  ENTITIES,
+  type EntityKind,
+  entityKinds,
+  type FieldsOf,
+  hasCode,
+  type HouseholdFields,
+  isEntityKind,
+  type ItemFields,
+  type ItemRow,
+  type ItemTraits,
+  type LineRow,
+  type LotFields,
+  type LotRow,
+  type MadeKind,
+  NOOK_KINDS,
+  type PackSize,
+  type PlanFields,
+  type PlanGroup,
+  type PlannedBin,
+  type PlanRow,
+  referencesOf,
+  refFieldsOf,
+  type RoomRow,
+  type School,
+  SCHOOLS,
+  SHELF_KINDS,
+  type ShelfAid,
+  type ShelfBuild,
+  type ShelfFields,
+  type ShelfKind,
+  type ShelfRow,
+  SPACE_KINDS,
+  type SpaceBuild,
+  type SpaceFields,
+  type SpaceKind,
+  type SpaceRow,
+  type TaggedRow,
+  type Textile,
+  type Verdict,
+  type VerdictRow,
+  VERDICTS,
+} from './registry';

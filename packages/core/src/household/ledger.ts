@@ -1,0 +1,111 @@
+import type { EventKey, LotBalance } from './registry';
+
+export const LEDGER_EVENT_KINDS = [
+  'put_in',
+  'moved_in',
+  'taken',
+  'moved_out',
+  'discarded',
+  'counted',
+  'voided',
+] as const;
+export type LedgerEventKind = (typeof LEDGER_EVENT_KINDS)[number];
+
+export interface LedgerEvent {
+  id: string;
+  lotId: string;
+  kind: LedgerEventKind;
+  /**
+   * Thousandths of the item's unit. What came or went (never negative); for `counted` the number found; for `voided`
+   * the signed amount that taking the event back adds, used only where the voided event itself is not at hand.
+   */
+  quantityThousandths: number;
+  occurredAt: string;
+  reason: string | null;
+  /** The event this one takes back; only with `voided`. */
+  voids: string | null;
+}
+
+const INCOMING: ReadonlySet<LedgerEventKind> = new Set(['put_in', 'moved_in']);
+
+/** Fold order of two events: by when they happened, then by id. Negative when `a` comes first. */
+export function compareEventKeys(a: EventKey, b: EventKey): number {
+  if (a.occurredAt !== b.occurredAt) return a.occurredAt < b.occurredAt ? -1 : 1;
+  if (a.id === b.id) return 0;
+  return a.id < b.id ? -1 : 1;
+}
+
+const EMPTY: LotBalance = { quantityThousandths: 0, pleaseCount: false, countedAt: null, lastAt: null };
+
+/**
+ * How much of a lot is there, from all that ever happened to it.
+ *
+ * @param events in any order, repeats allowed (the same id counts once), may be empty
+ * @returns the balance; the quantity is never negative: taking more than is known leaves 0 and `pleaseCount`
+ * @example foldLedger([put 6, take 2]).quantityThousandths //=> 4000
+ */
+export function foldLedger(events: readonly LedgerEvent[]): LotBalance {
+  return continueLedger(EMPTY, events);
+}
+
+/**
+ * Folds further events onto a known balance. Exact when every event is later than the balance (see `isInOrder`);
+ * otherwise the best answer without the history: what happened before the last count is already in that count.
+ */
+export function continueLedger(balance: LotBalance, events: readonly LedgerEvent[]): LotBalance {
+  const inOrder = [...new Map(events.map((event) => [event.id, event])).values()].sort(compareEventKeys);
+  const known = new Set(inOrder.map((event) => event.id));
+  const voided = voidedIds(inOrder);
+  let { quantityThousandths, pleaseCount, countedAt, lastAt } = balance;
+
+  for (const event of inOrder) {
+    if (!lastAt || compareEventKeys(event, lastAt) > 0) lastAt = keyOf(event);
+    if (voided.has(event.id)) continue;
+    if (event.kind === 'voided') {
+      const effectIsFoldedAlready = event.voids !== null && !known.has(event.voids);
+      if (effectIsFoldedAlready) quantityThousandths = Math.max(0, quantityThousandths + event.quantityThousandths);
+      continue;
+    }
+    if (countedAt && compareEventKeys(event, countedAt) < 0) continue;
+    if (event.kind === 'counted') {
+      quantityThousandths = event.quantityThousandths;
+      pleaseCount = false;
+      countedAt = keyOf(event);
+    } else if (INCOMING.has(event.kind)) {
+      quantityThousandths += event.quantityThousandths;
+    } else if (event.quantityThousandths > quantityThousandths) {
+      quantityThousandths = 0;
+      pleaseCount = true;
+    } else {
+      quantityThousandths -= event.quantityThousandths;
+    }
+  }
+  return { quantityThousandths, pleaseCount, countedAt, lastAt };
+}
+
+/** Whether folding this event onto the balance gives the same as folding the whole history. */
+export function isInOrder(balance: LotBalance, event: LedgerEvent): boolean {
+  if (event.kind === 'voided') return false;
+  return balance.lastAt === null || compareEventKeys(event, balance.lastAt) > 0;
+}
+
+const keyOf = (event: LedgerEvent): EventKey => ({ occurredAt: event.occurredAt, id: event.id });
+
+/**
+ * The events that do not count: those that a taking-back that counts takes back. A taking-back can itself be taken back; which
+ * one was first is told by what it takes back, not by a clock.
+ */
+function voidedIds(events: readonly LedgerEvent[]): Set<string> {
+  const takingBack = new Map<string, string[]>();
+  for (const { id, voids } of events) if (voids !== null) takingBack.set(voids, [...(takingBack.get(voids) ?? []), id]);
+  const known = new Map<string, boolean>();
+  const counts = (id: string): boolean => {
+    const answer = known.get(id);
+    if (answer !== undefined) return answer;
+    known.set(id, true);
+    const mine = !(takingBack.get(id) ?? []).some(counts);
+    known.set(id, mine);
+    return mine;
+  };
+  return new Set([...takingBack.keys()].filter((id) => !counts(id)));
+}

@@ -1,0 +1,12 @@
+export { type Contradiction, findContradictions, readingsAgree } from './contradictions';
+export {
+  BARE_SHELF_BUILD,
+  BARE_SPACE_BUILD,
+  type MeasureAnswer,
+  type MeasureQuestion,
+  measureQuestions,
+  planMeasure,
+  planMoveShelf,
+  restingHeight,
+} from './measureQuestions';
+export { formatMass, formatMoney, formatVolume, type LengthUnit, readMass, readMoney } from './measures';

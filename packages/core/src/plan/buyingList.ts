@@ -1,0 +1,159 @@
+import type { HouseholdState, Op, BinFields, ContainerRow, PlanRow } from '../household';
+import { codeShape, newBinCode, boundingBox } from '../base';
+import { holeOf, modelSpace } from '../fit';
+
+export interface GetLine {
+  container: ContainerRow;
+  count: number;
+  /** Of these, already ticked off. */
+  bought: number;
+  costMinor: number | null;
+}
+export interface ShelfMove {
+  shelfId: string;
+  code: string;
+  fromTenthMm: number;
+  toTenthMm: number;
+  fromHole: number | null;
+  toHole: number | null;
+}
+export interface GetList {
+  lines: GetLine[];
+  /** Taken from the pool. */
+  pool: { container: ContainerRow; count: number }[];
+  moves: ShelfMove[];
+  totalMinor: number;
+  openMinor: number;
+  overBudgetMinor: number;
+}
+
+/** What a plan asks one to buy, to take from the pool, and which shelves to move to which holes. */
+export function getList(state: HouseholdState, plan: PlanRow): GetList {
+  const count = (buy: boolean): Map<string, number> => {
+    const counts = new Map<string, number>();
+    for (const bin of plan.placed)
+      if (bin.buy === buy) counts.set(bin.containerId, (counts.get(bin.containerId) ?? 0) + 1);
+    return counts;
+  };
+  const typeOf = (id: string): ContainerRow[] => {
+    const container = state.get('container', id);
+    return container ? [container] : [];
+  };
+  const lines = [...count(true)].flatMap(([id, wanted]) =>
+    typeOf(id).map((container): GetLine => ({
+      container,
+      count: wanted,
+      bought: Math.min(wanted, plan.bought.find(({ containerId }) => containerId === id)?.count ?? 0),
+      costMinor: container.priceMinor === null ? null : container.priceMinor * wanted,
+    })),
+  );
+  const pool = [...count(false)].flatMap(([id, wanted]) =>
+    typeOf(id).map((container) => ({ container, count: wanted })),
+  );
+  const totalMinor = lines.reduce((sum, line) => sum + (line.costMinor ?? 0), 0);
+  return {
+    lines,
+    pool,
+    moves: shelfMoves(state, plan),
+    totalMinor,
+    openMinor: lines.reduce((sum, line) => sum + (line.container.priceMinor ?? 0) * (line.count - line.bought), 0),
+    overBudgetMinor: plan.budgetMinor === null ? 0 : Math.max(0, totalMinor - plan.budgetMinor),
+  };
+}
+
+function shelfMoves(state: HouseholdState, plan: PlanRow): ShelfMove[] {
+  const space = state.get('space', plan.spaceId);
+  if (!space) return [];
+  const { holes } = modelSpace(space, state.shelvesOf(space.id));
+  return plan.shelves.flatMap(({ shelfId, bottomTenthMm }) => {
+    const shelf = state.get('shelf', shelfId);
+    if (!shelf || bottomTenthMm === null || shelf.bottomTenthMm === null || shelf.bottomTenthMm === bottomTenthMm)
+      return [];
+    return [
+      {
+        shelfId,
+        code: shelf.code,
+        fromTenthMm: shelf.bottomTenthMm,
+        toTenthMm: bottomTenthMm,
+        fromHole: holes && holeOf(shelf.bottomTenthMm, holes),
+        toHole: holes && holeOf(bottomTenthMm, holes),
+      },
+    ];
+  });
+}
+
+/** Ticks containers off the list: they are at home now and join the pool. A negative count takes it back. */
+export function planBought(plan: PlanRow, container: ContainerRow, more: number): Op[] {
+  const known = plan.bought.find(({ containerId }) => containerId === container.id)?.count ?? 0;
+  const bought = [
+    ...plan.bought.filter(({ containerId }) => containerId !== container.id),
+    { containerId: container.id, count: Math.max(0, known + more) },
+  ];
+  return [
+    { op: 'change', entity: 'plan', id: plan.id, fields: { bought } },
+    { op: 'change', entity: 'container', id: container.id, fields: { owned: Math.max(0, container.owned + more) } },
+  ];
+}
+
+/**
+ * Sets a space up as planned: shelves onto their holes, bins of the groups onto their places. A bin that is called like its
+ * group stays the same bin, with what is in it; where there is none a new one is made. Other bins stay where they are.
+ */
+export function planSetUp(state: HouseholdState, plan: PlanRow, newId: () => string): Op[] {
+  const ops: Op[] = [];
+  const heights = new Map(plan.shelves.map((one) => [one.shelfId, one.bottomTenthMm]));
+  for (const move of shelfMoves(state, plan))
+    ops.push({
+      op: 'change',
+      entity: 'shelf',
+      id: move.shelfId,
+      fields: { bottomTenthMm: move.toTenthMm, heightTenthMm: null },
+    });
+  for (const { id, bottomTenthMm } of state.shelvesOf(plan.spaceId))
+    if (ops.length > 0 && heights.get(id) === bottomTenthMm)
+      ops.push({ op: 'change', entity: 'shelf', id, fields: { heightTenthMm: null } });
+  const free = state.shelvesOf(plan.spaceId).flatMap(({ id }) => state.binsIn(id));
+  const used = new Set(state.codesInUse().shapes);
+  const space = state.get('space', plan.spaceId);
+  const models = space ? modelSpace(space, state.shelvesOf(space.id)).shelves : [];
+  const bays = new Map(models.map(({ shelf, bayTenthMm }) => [shelf.id, bayTenthMm]));
+  plan.placed.forEach((planned, sort) => {
+    const container = state.get('container', planned.containerId);
+    const shelf = state.get('shelf', planned.shelfId);
+    if (!container || !shelf) return;
+    const box = boundingBox(container.topWidthTenthMm, container.topDepthTenthMm, planned.degrees);
+    const room = {
+      leftTenthMm: Math.max(0, Math.round(planned.cxTenthMm - box.width / 2 - (bays.get(shelf.id) ?? 0))),
+      widthTenthMm: Math.round(box.width),
+      depthTenthMm: Math.round(box.depth),
+      heightTenthMm: container.heightTenthMm,
+      containerId: container.id,
+      sort,
+      standing: {
+        frontTenthMm: Math.max(0, Math.round(planned.cyTenthMm - box.depth / 2)),
+        liftTenthMm: planned.liftTenthMm,
+        degrees: planned.degrees,
+      },
+    };
+    const known = free.findIndex(({ name }) => name === planned.group);
+    if (known >= 0) {
+      const [bin] = free.splice(known, 1);
+      ops.push({ op: 'change', entity: 'bin', id: bin!.id, fields: { ...room, shelfId: shelf.id, parentBinId: null } });
+      return;
+    }
+    const code = newBinCode(shelf.code, { shapes: used });
+    used.add(codeShape(code));
+    const fields: BinFields = {
+      ...room,
+      shelfId: shelf.id,
+      parentBinId: null,
+      name: planned.group ?? container.name,
+      look: container.look,
+      hasLid: container.hasLid,
+      code,
+      tags: [],
+    };
+    ops.push({ op: 'create', entity: 'bin', id: newId(), fields });
+  });
+  return ops;
+}

@@ -1,0 +1,236 @@
+import { MOST_PLACED } from '../base';
+import type { PlannedBin } from '../household';
+import { type Standing, EmptyShelf, ShelfFloor, type SlantedRow } from '../fit';
+import { FILL_SHARE } from '../containers';
+import type { PlanAnswer, PlanContainer, PlanProblem, Setting } from './planTypes';
+import { roomsAfter } from './shelfSettings';
+
+/** Slanted rows found before, by container and room; one search shares them. */
+export type Slants = Map<string, SlantedRow | null>;
+
+/** How a box finds its shelf and which way round it stands. */
+export interface Way {
+  /** On the shelf where it leaves the narrowest gap, instead of the lowest with room. */
+  tight: boolean;
+  /** Only the way round that takes less of the width. */
+  slim: boolean;
+}
+export const LOW: Way = { tight: false, slim: false };
+
+/** What all plans of a problem with one setting of the shelves have in common. */
+export interface Ground {
+  problem: PlanProblem;
+  setting: Setting;
+  /** The lowest first. */
+  shelves: EmptyShelf[];
+  byId: Map<string, PlanContainer>;
+  /** By name of a group. */
+  gramsPerMl: Map<string, number>;
+}
+
+export function groundOf(problem: PlanProblem, setting: Setting, slants: Slants): Ground {
+  const rooms = roomsAfter(problem, setting);
+  const bottoms = new Map(setting.map((one) => [one.shelfId, one.bottomTenthMm]));
+  const shelves = problem.shelves
+    .map(
+      ({ shelfId, loadGrams }) =>
+        new EmptyShelf(shelfId, bottoms.get(shelfId)!, rooms.get(shelfId)!, loadGrams, slants),
+    )
+    .sort((a, b) => a.bottomTenthMm - b.bottomTenthMm);
+  const gramsPerMl = problem.groups.map(({ name, volumeMl, grams }): [string, number] => [
+    name,
+    volumeMl > 0 ? grams / volumeMl : 0,
+  ]);
+  return {
+    problem,
+    setting,
+    shelves,
+    byId: new Map(problem.containers.map((one) => [one.containerId, one])),
+    gramsPerMl: new Map(gramsPerMl),
+  };
+}
+
+/** What a plan is judged by, over all that is placed. */
+interface Sums {
+  volumeMl: number;
+  costMinor: number;
+  bought: number;
+  stacked: number;
+  /** Volume times height over the floor, millilitres × tenths of a millimetre. */
+  lifting: number;
+}
+
+/** One that stands: a planned bin that was there before, or one that becomes one when the plan is asked for. */
+interface Placed {
+  type: PlanContainer;
+  shelfId: string;
+  standing: Standing;
+  group: string | null;
+  buy: boolean;
+  locked: PlannedBin | null;
+}
+
+/** A plan while it is being filled: the floors, what is placed, what groups need, what money is left. */
+export class Filling {
+  readonly placed: Placed[] = [];
+  /** What groups still need, millilitres, by name. */
+  readonly needs: Map<string, number>;
+  money: number;
+  private readonly floors: ShelfFloor[];
+  private readonly sums: Sums = { volumeMl: 0, costMinor: 0, bought: 0, stacked: 0, lifting: 0 };
+
+  /** @param noise how often the order of the shelves is turned round, 0 to 1 */
+  constructor(
+    private readonly ground: Ground,
+    private readonly random: () => number,
+    private readonly noise: number,
+    private readonly way: Way = LOW,
+  ) {
+    const { problem, shelves, byId } = ground;
+    this.needs = new Map(problem.groups.map(({ name, volumeMl }) => [name, volumeMl]));
+    this.money = problem.budgetMinor ?? 0;
+    this.floors = shelves.map((shelf) => new ShelfFloor(shelf, way.slim));
+    for (const bin of problem.locked) {
+      const type = byId.get(bin.containerId);
+      const floor = this.floors.find(({ shelfId }) => shelfId === bin.shelfId);
+      if (!type || !floor) continue;
+      const standing = standingOf(bin, type);
+      floor.occupy(standing, type.weightGrams);
+      const { group, buy } = bin;
+      this.add({ type, shelfId: bin.shelfId, standing, group, buy, locked: bin }, floor.bottomTenthMm);
+      if (buy) this.money -= type.priceMinor ?? 0;
+    }
+  }
+
+  get isFull(): boolean {
+    return this.placed.length >= MOST_PLACED;
+  }
+
+  /** Onto the lowest shelf with room, on the floor before on others; with noise now and then the order is broken. */
+  put(type: PlanContainer, group: string | null, grams: number, buy: boolean): boolean {
+    const weight = type.weightGrams + grams;
+    if (this.isFull || (type.maxLoadGrams !== null && grams > type.maxLoadGrams)) return false;
+    const { floors } = this;
+    const first = this.way.tight ? this.tightest(type, weight) : 0;
+    const broken = this.noise > 0 && this.random() < this.noise;
+    for (let stacking = 0; stacking < 2; stacking++) {
+      for (let turn = 0; turn < floors.length; turn++) {
+        // The tightest in front of the others, or all of them from the top down.
+        const at = broken ? floors.length - 1 - turn : turn === 0 ? first : turn <= first ? turn - 1 : turn;
+        const floor = floors[at]!;
+        const standing = stacking === 1 ? floor.onStack(type, weight) : floor.place(type, weight);
+        if (!standing) continue;
+        this.add({ type, shelfId: floor.shelfId, standing, group, buy, locked: null }, floor.bottomTenthMm);
+        return true;
+      }
+    }
+    return false;
+  }
+
+  private add(one: Placed, bottomTenthMm: number): void {
+    const { sums, needs } = this;
+    const { type, group, standing } = one;
+    this.placed.push(one);
+    if (group !== null && needs.has(group)) needs.set(group, needs.get(group)! - type.volumeMl * FILL_SHARE);
+    sums.volumeMl += type.volumeMl;
+    sums.lifting += type.volumeMl * (bottomTenthMm + standing.z);
+    if (standing.z > 0) sums.stacked++;
+    if (!one.buy) return;
+    sums.bought++;
+    sums.costMinor += type.priceMinor ?? 0;
+  }
+
+  /** Which floor one would leave the narrowest gap on; the lowest where it finds none. */
+  private tightest(type: PlanContainer, weight: number): number {
+    let [best, least] = [0, Infinity];
+    for (let at = 0; at < this.floors.length && this.floors.length > 1; at++) {
+      const gap = this.floors[at]!.gapFor(type, weight) ?? Infinity;
+      if (gap < least) [best, least] = [at, gap];
+    }
+    return best;
+  }
+
+  private left(): { group: string; volumeMl: number }[] {
+    const left: { group: string; volumeMl: number }[] = [];
+    for (const [group, need] of this.needs) if (need > 0.5) left.push({ group, volumeMl: Math.round(need) });
+    return left;
+  }
+
+  /**
+   * What the plan is judged by, the most important first, less being better: volume left over, volume that stands (without
+   * groups), money, containers bought, shelves moved, stacked ones, number, lifting.
+   */
+  score(): number[] {
+    const { sums, ground } = this;
+    return [
+      this.left().reduce((sum, { volumeMl }) => sum + volumeMl, 0),
+      ground.problem.groups.length === 0 ? -sums.volumeMl : 0,
+      sums.costMinor,
+      sums.bought,
+      ground.setting.filter(({ movedHoles }) => movedHoles !== 0).length,
+      sums.stacked,
+      this.placed.length,
+      sums.lifting,
+    ];
+  }
+
+  /** As planned bins; locked ones keep their keys, whatever they are. */
+  private bins(): PlannedBin[] {
+    const taken = new Set(this.ground.problem.locked.map(({ key }) => key));
+    let serial = 0;
+    return this.placed.map(({ standing, type, shelfId, group, buy, locked }) => {
+      if (locked) return locked;
+      while (taken.has(`p${serial}`)) serial++;
+      return plannedBin(standing, type, shelfId, group, buy, `p${serial++}`);
+    });
+  }
+
+  answer(outside: ReadonlyMap<string, number>): PlanAnswer {
+    return {
+      placed: this.bins(),
+      shelves: this.ground.setting,
+      left: this.left(),
+      outside: [...outside].filter(([, count]) => count > 0).map(([containerId, count]) => ({ containerId, count })),
+      costMinor: this.sums.costMinor,
+      bought: this.sums.bought,
+      stacked: this.sums.stacked,
+      freeMl: Math.round(this.floors.reduce((sum, floor) => sum + floor.freeMl(), 0)),
+      most: false,
+    };
+  }
+}
+
+const plannedBin = (
+  bin: Standing,
+  type: PlanContainer,
+  shelfId: string,
+  group: string | null,
+  buy: boolean,
+  key: string,
+): PlannedBin => ({
+  key,
+  containerId: type.containerId,
+  shelfId,
+  cxTenthMm: Math.round(bin.cx),
+  cyTenthMm: Math.round(bin.cy),
+  liftTenthMm: Math.round(bin.z),
+  degrees: bin.degrees,
+  group,
+  locked: false,
+  buy,
+});
+
+/** A planned bin as a body in its compartment. */
+export const standingOf = (
+  bin: Pick<PlannedBin, 'cxTenthMm' | 'cyTenthMm' | 'liftTenthMm' | 'degrees'>,
+  type: Pick<PlanContainer, 'widthTenthMm' | 'depthTenthMm' | 'heightTenthMm' | 'footShare'>,
+): Standing => ({
+  cx: bin.cxTenthMm,
+  cy: bin.cyTenthMm,
+  z: bin.liftTenthMm,
+  degrees: bin.degrees,
+  width: type.widthTenthMm,
+  depth: type.depthTenthMm,
+  height: type.heightTenthMm,
+  footShare: type.footShare,
+});

@@ -1,0 +1,67 @@
+import {
+  defineEntity,
+  decimal,
+  length,
+  listOf,
+  mass,
+  money,
+  oneOf,
+  orNull,
+  record,
+  ref,
+  text,
+  volume,
+  weakRef,
+  whole,
+  yesNo,
+  type Holds,
+} from '../definition';
+import { MOST_BOUGHT, MOST_PLACED } from '../base';
+import { sort } from '../spaces/room.entity';
+import { measure } from '../spaces/space.entity';
+
+const groupName = text(1, 120);
+/** What a group's things take up by themselves. */
+const planGroup = record({ name: groupName, volumeMl: volume, grams: mass });
+export type PlanGroup = Holds<typeof planGroup>;
+
+const plannedShelf = record({ shelfId: weakRef('shelf'), bottomTenthMm: orNull(length(0)) });
+export type PlannedShelf = Holds<typeof plannedShelf>;
+
+/** A container on its planned place: centre from the left wall and the front edge, turned about it. */
+const plannedBin = record({
+  key: text(1, 60),
+  containerId: weakRef('container'),
+  shelfId: weakRef('shelf'),
+  cxTenthMm: measure,
+  cyTenthMm: measure,
+  liftTenthMm: measure,
+  /** Over 90 it slants to the left. */
+  degrees: decimal(0, 180),
+  group: orNull(groupName),
+  locked: yesNo,
+  /** False: one of the pool. */
+  buy: yesNo,
+});
+export type PlannedBin = Holds<typeof plannedBin>;
+
+export const plan = defineEntity('plan', {
+  fields: {
+    spaceId: ref('space'),
+    name: text(1, 120),
+    status: oneOf('draft', 'chosen'),
+    sort,
+    groups: listOf(planGroup, 200),
+    shelves: listOf(plannedShelf, 200),
+    placed: listOf(plannedBin, MOST_PLACED),
+    budgetMinor: orNull(money),
+    family: orNull(text(1, 60)),
+    moveShelves: yesNo,
+    seed: whole(0, 4_294_967_295),
+    /** Containers of the buying list that are already at home, by type. */
+    bought: listOf(record({ containerId: weakRef('container'), count: whole(0, 10_000) }), MOST_BOUGHT),
+  },
+  retire: 'freely',
+  writtenBy: 'member',
+  title: ({ name }) => name,
+});

@@ -1,0 +1,105 @@
+import type { HouseholdState, ContainerRow, PlannedBin, PlanGroup } from '../household';
+import { footShare, innerVolumeMl } from '../containers';
+import type { PlanContainer, PlanProblem } from './planTypes';
+import { modelSpace, type SpaceModel } from '../fit';
+
+/** What a container weighs when nobody weighed it: a guess from its volume, 60 g a litre. Own estimate. */
+const GRAMS_PER_LITRE = 60;
+
+export const containerGrams = (container: ContainerRow): number =>
+  container.weightGrams ?? Math.round((innerVolumeMl(container) / 1000) * GRAMS_PER_LITRE);
+
+/** Where a container type is in use: bins that are one of it. */
+export function binsOfContainer(state: HouseholdState, containerId: string) {
+  return state.all('bin').filter((bin) => bin.containerId === containerId);
+}
+
+/** How many of a type are free: owned, less those in use outside the given space. Not below 0. */
+export function freeCount(state: HouseholdState, container: ContainerRow, spaceId: string | null): number {
+  const used = binsOfContainer(state, container.id).filter(
+    (bin) => state.get('shelf', bin.shelfId)?.spaceId !== spaceId || spaceId === null,
+  ).length;
+  return Math.max(0, container.owned - used);
+}
+
+export function planContainer(state: HouseholdState, container: ContainerRow, spaceId: string): PlanContainer {
+  return {
+    containerId: container.id,
+    widthTenthMm: container.topWidthTenthMm,
+    depthTenthMm: container.topDepthTenthMm,
+    heightTenthMm: container.heightTenthMm,
+    footShare: footShare(container),
+    stackPitchTenthMm: container.stackPitchTenthMm,
+    volumeMl: innerVolumeMl(container),
+    weightGrams: containerGrams(container),
+    maxLoadGrams: container.maxLoadGrams,
+    free: freeCount(state, container, spaceId),
+    priceMinor: container.priceMinor,
+    family: container.family,
+  };
+}
+
+/** Narrower than this inside, a hand does not get in: such ones are for poles and rolls and are used when asked for. Own default. */
+const HAND_WIDTH_TENTH_MM = 900;
+
+export interface PlanWishes {
+  /** Types to be used; empty: all that a hand gets into. */
+  containerIds: readonly string[];
+  groups: readonly PlanGroup[];
+  locked: readonly PlannedBin[];
+  budgetMinor: number | null;
+  family: string | null;
+  moveShelves: boolean;
+  seed: number;
+  /** Only this shelf is planned; the others stay as they are. */
+  shelfId?: string | null;
+}
+
+/** The problem to be solved for a space, from what the household has written down. Data only: it goes to a worker. */
+export function planProblem(
+  state: HouseholdState,
+  spaceId: string,
+  wishes: PlanWishes,
+): { problem: PlanProblem; model: SpaceModel } | null {
+  const space = state.get('space', spaceId);
+  if (!space) return null;
+  const model = modelSpace(space, state.shelvesOf(spaceId));
+  const containers = state
+    .all('container')
+    .filter((one) =>
+      wishes.containerIds.length === 0
+        ? Math.min(one.topWidthTenthMm, one.topDepthTenthMm) >= HAND_WIDTH_TENTH_MM
+        : wishes.containerIds.includes(one.id),
+    )
+    .map((container) => planContainer(state, container, spaceId))
+    // One that holds nothing houses nothing, however many there are.
+    .filter(({ volumeMl }) => volumeMl > 0)
+    .filter(
+      (one) =>
+        one.free > 0 || one.priceMinor !== null || wishes.locked.some((bin) => bin.containerId === one.containerId),
+    );
+  const problem: PlanProblem = {
+    shelves: model.shelves
+      .filter(({ shelf }) => !wishes.shelfId || shelf.id === wishes.shelfId)
+      .map(({ shelf, bottomTenthMm, room, frame, loadGrams, adjustable }) => ({
+        shelfId: shelf.id,
+        bottomTenthMm,
+        room,
+        frame,
+        loadGrams,
+        adjustable,
+        inBody: space.kind !== 'chest_freezer' && shelf.kind !== 'door_rack',
+      })),
+    holes: model.holes,
+    holeCount: model.holeCount,
+    heightTenthMm: model.heightTenthMm,
+    containers,
+    groups: wishes.groups,
+    locked: wishes.locked,
+    budgetMinor: wishes.budgetMinor,
+    family: wishes.family,
+    moveShelves: wishes.moveShelves && !wishes.shelfId,
+    seed: wishes.seed,
+  };
+  return { problem, model };
+}
