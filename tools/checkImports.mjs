@@ -43,7 +43,7 @@ const PLANTED = [
   ['apps/app/app/planted.ts', `import '@/features/stock';`, 'routes-take-screens'],
   [`${APP}/kit/planted.ts`, `import '@/home/useHome';`, 'kit-knows-no-household'],
   [`${APP}/data/planted.ts`, `import '@/kit/text/Text';`, 'data-draws-nothing'],
-  [`${APP}/home/planted.ts`, `import '@/features/sync';`, 'home-below-features'],
+  [`${APP}/home/planted.ts`, `import '@/features/sync/words';`, 'home-below-features'],
 ];
 let missed = 0;
 try {

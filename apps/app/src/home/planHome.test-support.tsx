@@ -7,7 +7,9 @@ import { SessionProvider } from '@/home/SessionProvider';
 import { forgetDeviceDb, openDeviceDb, readStored, storePage } from '@/data/store/deviceDb';
 import { ID } from '@/data/store/sampleRows.test-support';
 import { renderWith } from '@/kit/renderWith.test-support';
+import { ScreenCorner } from '@/kit/layout/Screen';
 import { ToastProvider } from '@/kit/feedback/Toasts';
+import { SyncState } from './SyncState';
 import { measuredRows } from './measuredRows.test-support';
 
 // A busy machine is slow to draw; waiting longer loosens nothing.
@@ -40,7 +42,7 @@ export async function openWith(screen: ReactElement, rows: TaggedRow[] = measure
       <SessionProvider>
         <ToastProvider>
           <HouseholdProvider me={me} loading={null} failed={null}>
-            {screen}
+            <ScreenCorner.Provider value={<SyncState />}>{screen}</ScreenCorner.Provider>
           </HouseholdProvider>
         </ToastProvider>
       </SessionProvider>

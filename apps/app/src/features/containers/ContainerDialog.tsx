@@ -17,7 +17,7 @@ import { Choices } from '@/kit/form/Choices';
 import { Dialog } from '@/kit/layout/Dialog';
 import { Field } from '@/kit/form/Field';
 import { Small } from '@/kit/text/Text';
-import { BIN_LOOK_WORDS } from '@/features/spaces';
+import { BIN_LOOK_WORDS } from '@/features/spaces/words';
 
 type Column = (typeof CONTAINER_COLUMNS)[number];
 const LABELS: Readonly<Partial<Record<Column, string>>> = {

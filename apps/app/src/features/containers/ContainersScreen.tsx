@@ -24,7 +24,7 @@ import { ListHeading, ListRow } from '@/kit/layout/ListRow';
 import { Screen } from '@/kit/layout/Screen';
 import { Small, Strong, Words } from '@/kit/text/Text';
 import { ContainerDialog } from './ContainerDialog';
-import { sizeWords } from '@/features/fit';
+import { sizeWords } from '@/features/fit/words';
 
 const MOST_ROWS = 400;
 

@@ -1,4 +1,3 @@
 export { ChestPlan } from './ChestPlan';
 export { OpenDoorView, drawingScale } from './OpenDoorView';
 export { type Front, useFront } from './useFront';
-export { SHELF_KIND_WORDS, summaryWords } from './words';

@@ -19,9 +19,11 @@ import { Button } from '@/kit/press/Button';
 import { Plate } from '@/kit/text/Plate';
 import { useContentWidth } from '@/kit/layout/useContentWidth';
 import { Small, Strong, Title } from '@/kit/text/Text';
-import { ItemDialog, LotDialog, amountWords, dueWords, lotAmountWords, onHandWords } from '@/features/stock';
-import { drawingScale, OpenDoorView, summaryWords, useFront, type Front } from '@/features/drawing';
-import { namesWords } from '@/features/spaces';
+import { ItemDialog, LotDialog } from '@/features/stock';
+import { amountWords, dueWords, lotAmountWords, onHandWords } from '@/features/stock/words';
+import { drawingScale, OpenDoorView, useFront, type Front } from '@/features/drawing';
+import { summaryWords } from '@/features/drawing/words';
+import { namesWords } from '@/features/spaces/words';
 
 /** The answer to "where is it?": what, how many, until when, the way there, and the drawing with the bin lit. */
 export function Answer({ found, query }: { found: Found; query: string }) {

@@ -4,7 +4,7 @@ import { today } from '@/home/planContext';
 import { ListRow } from '@/kit/layout/ListRow';
 import { Mark } from '@/kit/text/Mark';
 import { Plate } from '@/kit/text/Plate';
-import { dueMark, onHandWords } from '@/features/stock';
+import { dueMark, onHandWords } from '@/features/stock/words';
 
 /** One more answer, as a line. */
 export function FoundRow({ found, onPress, selected }: { found: Found; onPress: () => void; selected: boolean }) {

@@ -4,7 +4,7 @@ import { YStack } from 'tamagui';
 import { HouseholdProvider, useHousehold, useHouseholdContext } from '@/home/HouseholdProvider';
 import { useSession } from '@/home/SessionProvider';
 import { Button } from '@/kit/press/Button';
-import { connectionWords } from '@/features/sync';
+import { connectionWords } from '@/features/sync/words';
 import { Shell } from '@/home/Shell';
 import { SyncState } from '@/home/SyncState';
 import { ScreenCorner } from '@/kit/layout/Screen';

@@ -15,7 +15,7 @@ import { Small, Strong, Words } from '@/kit/text/Text';
 import { planSteps } from '@/home/planSteps';
 import { CutLists } from '@/features/cutting';
 import { getListRows, getListText, moveWords, textAsPdf } from './buyingListText';
-import { sizeWords } from '@/features/fit';
+import { sizeWords } from '@/features/fit/words';
 
 /** What the chosen plan asks one to buy, to take from the pool, to move and to cut. */
 export function GetScreen() {

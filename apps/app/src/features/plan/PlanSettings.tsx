@@ -3,7 +3,7 @@ import { useState } from 'react';
 import { YStack } from 'tamagui';
 import { Choices } from '@/kit/form/Choices';
 import { Field } from '@/kit/form/Field';
-import { SCHOOL_CHOICES } from '@/features/sort';
+import { SCHOOL_CHOICES } from '@/features/sort/words';
 
 export interface PlanWishesUi {
   /** One shelf alone, or null: the whole space. */

@@ -1,5 +1,5 @@
 import { formatLength, formatMoney, type GetList, type LengthUnit } from '@ours/core';
-import { sizeWords } from '@/features/fit';
+import { sizeWords } from '@/features/fit/words';
 
 const holes = (from: number | null, to: number | null): string =>
   from === null || to === null ? '' : `, from hole ${from} to hole ${to} (counted from below)`;

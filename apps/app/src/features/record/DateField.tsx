@@ -5,7 +5,7 @@ import { useHousehold, useHouseholdContext } from '@/home/HouseholdProvider';
 import { today } from '@/home/planContext';
 import { Button } from '@/kit/press/Button';
 import { Field } from '@/kit/form/Field';
-import { dateWords } from '@/features/stock';
+import { dateWords } from '@/features/stock/words';
 
 /** A date as people write it, read while it is typed. */
 export function DateField({

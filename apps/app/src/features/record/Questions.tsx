@@ -4,7 +4,7 @@ import { useHousehold } from '@/home/HouseholdProvider';
 import { today } from '@/home/planContext';
 import { Button } from '@/kit/press/Button';
 import { Words } from '@/kit/text/Text';
-import { dateWords, sizeWords } from '@/features/stock';
+import { dateWords, sizeWords } from '@/features/stock/words';
 import { dateLabel, quantityWords, questionWords, readingWords } from './cardWords';
 
 type Changes = Partial<LineReading>;

@@ -15,7 +15,7 @@ import { Button } from '@/kit/press/Button';
 import { Field } from '@/kit/form/Field';
 import { Minus, Plus } from '@/kit/press/icons';
 import { Small, Strong, Words } from '@/kit/text/Text';
-import { amountWords, dateWords, sizeWords, usualStep } from '@/features/stock';
+import { amountWords, dateWords, sizeWords, usualStep } from '@/features/stock/words';
 import { itemIdOf } from './cardOf';
 import { ACTION_WORDS, dateLabel, differenceWords, quantityWords } from './cardWords';
 import { DateField as DateInput } from './DateField';

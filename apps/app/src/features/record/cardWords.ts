@@ -7,7 +7,7 @@ import {
   type LineReading,
   type RecordedLine,
 } from '@ours/core';
-import { amountWords, dateWords, MADE_WORDS, sizeWords } from '@/features/stock';
+import { amountWords, dateWords, MADE_WORDS, sizeWords } from '@/features/stock/words';
 
 export const ACTION_WORDS = { put_in: 'Put in', take: 'Take out', count: 'There are now' } as const;
 

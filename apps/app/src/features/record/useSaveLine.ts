@@ -3,7 +3,7 @@ import { useCallback } from 'react';
 import { useHouseholdContext } from '@/home/HouseholdProvider';
 import { planContext, today } from '@/home/planContext';
 import { useDo } from '@/home/useRunCommand';
-import { amountWords, dateWords } from '@/features/stock';
+import { amountWords, dateWords } from '@/features/stock/words';
 import type { SavedLine } from './JustNow';
 
 const KEPT: Readonly<Record<KeptWhy, string>> = {

@@ -8,7 +8,8 @@ import { LongList } from '@/kit/layout/LongList';
 import { Screen } from '@/kit/layout/Screen';
 import { useToast } from '@/kit/feedback/Toasts';
 import { Words } from '@/kit/text/Text';
-import { LowRow, amountWords } from '@/features/stock';
+import { LowRow } from '@/features/stock';
+import { amountWords } from '@/features/stock/words';
 
 /** What is at or below its low mark, to look at before going to the shop. */
 export function RestockScreen() {

@@ -24,7 +24,7 @@ import { Choices } from '@/kit/form/Choices';
 import { Field } from '@/kit/form/Field';
 import { Screen } from '@/kit/layout/Screen';
 import { Small, Strong } from '@/kit/text/Text';
-import { PATTERN_WORDS } from '@/features/measure';
+import { PATTERN_WORDS } from '@/features/measure/words';
 import { SPACE_KIND_WORDS } from './words';
 
 interface NewSpace {

@@ -13,7 +13,7 @@ import { Small, Strong, Words } from '@/kit/text/Text';
 import { BinDialog } from './BinDialog';
 import { NookPicker } from '@/home/NookPicker';
 import { RemoveDialog } from './RemoveDialog';
-import { summaryWords } from '@/features/drawing';
+import { summaryWords } from '@/features/drawing/words';
 import { namesWords } from './words';
 
 type Open = 'move' | 'change' | 'remove' | null;

@@ -9,7 +9,7 @@ import { Dialog } from '@/kit/layout/Dialog';
 import { Field } from '@/kit/form/Field';
 import { Small } from '@/kit/text/Text';
 import { useMeasures } from './BinDialog';
-import { SHELF_KIND_WORDS } from '@/features/drawing';
+import { SHELF_KIND_WORDS } from '@/features/drawing/words';
 
 /** A shelf's name, kind and measures. */
 export function ShelfDialog({ shelf, onClose }: { shelf: ShelfRow; onClose: () => void }) {

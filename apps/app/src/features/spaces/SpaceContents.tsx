@@ -5,7 +5,7 @@ import { today } from '@/home/planContext';
 import { ListHeading, ListRow } from '@/kit/layout/ListRow';
 import { Mark } from '@/kit/text/Mark';
 import { Plate } from '@/kit/text/Plate';
-import { summaryWords } from '@/features/drawing';
+import { summaryWords } from '@/features/drawing/words';
 import { namesWords } from './words';
 
 /** The drawing as a list: shelf by shelf, bin by bin. */

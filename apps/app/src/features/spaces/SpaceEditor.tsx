@@ -14,7 +14,7 @@ import { AddBins } from './AddBins';
 import { RemoveDialog } from './RemoveDialog';
 import { ShelfDialog } from './ShelfDialog';
 import { SpaceDialog } from './SpaceDialog';
-import { SHELF_KIND_WORDS } from '@/features/drawing';
+import { SHELF_KIND_WORDS } from '@/features/drawing/words';
 
 /** Shelves and bins of a space, to be added, changed and removed. */
 export function SpaceEditor({ spaceId }: { spaceId: string }) {

@@ -1,4 +1,3 @@
 export { AddBins } from './AddBins';
 export { NookPanel } from './NookPanel';
 export { SpaceCard } from './SpaceCard';
-export { BIN_LOOK_WORDS, CHEMICAL_CAUTION, namesWords } from './words';

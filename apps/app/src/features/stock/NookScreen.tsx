@@ -10,7 +10,8 @@ import { Plate } from '@/kit/text/Plate';
 import { Screen } from '@/kit/layout/Screen';
 import { useContentWidth } from '@/kit/layout/useContentWidth';
 import { Small, Strong, Words } from '@/kit/text/Text';
-import { AddBins, NookPanel, CHEMICAL_CAUTION, namesWords } from '@/features/spaces';
+import { AddBins, NookPanel } from '@/features/spaces';
+import { CHEMICAL_CAUTION, namesWords } from '@/features/spaces/words';
 import { OpenDoorView, useFront } from '@/features/drawing';
 import { inUseOrder, LotList, type ListedLot } from './LotList';
 

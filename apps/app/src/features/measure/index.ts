@@ -1,1 +1,0 @@
-export { PATTERN_WORDS } from './words';

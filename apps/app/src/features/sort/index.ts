@@ -1,1 +1,0 @@
-export { SCHOOL_CHOICES, SCHOOL_WORDS } from './words';

@@ -1,1 +1,0 @@
-export { connectionWords } from './words';
