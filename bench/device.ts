@@ -1,4 +1,4 @@
-import { applyCommand, planTake } from '@ours/core';
+import { applyCommand, opsForTaking } from '@ours/core';
 import { bigHome } from './bigHome';
 import { quantile, table } from './table';
 
@@ -12,7 +12,7 @@ export function benchDevice(): void {
     for (let at = 0; at < 500; at++) {
       const lot = state.get('lot', `lot-${at % count}-0`)!;
       const started = performance.now();
-      const ops = planTake([lot], 1000, {
+      const ops = opsForTaking([lot], 1000, {
         newId: () => `e${serial++}`,
         now: new Date().toISOString(),
         today: '2026-11-24',

@@ -16,7 +16,7 @@ const GROUPS: Readonly<Record<string, { files: string[]; tests: string[] }>> = {
   reader: {
     files: [
       ...['atoms', 'numbers', 'measures', 'countSpans', 'packs', 'nameNumbers', 'dateSpans', 'otherSpans', 'search'],
-      ...['settle', 'recordLine', 'planRecordedLine', 'thingNames'],
+      ...['settle', 'recordLine', 'opsForRecordedLine', 'thingNames'],
     ].map((name) => `${READER}/${name}.ts`),
     tests: [READER],
   },
@@ -25,11 +25,11 @@ const GROUPS: Readonly<Record<string, { files: string[]; tests: string[] }>> = {
     tests: ['src/shelflife', `${READER}/recordLine.test.ts`],
   },
   ledger: {
-    files: ['src/stock/ledger.ts', 'src/stock/stockPlans.ts', 'src/household/invertCommand.ts'],
+    files: ['src/stock/ledger.ts', 'src/stock/stockOps.ts', 'src/household/invertCommand.ts'],
     tests: [
-      ...['ledger', 'LotJournal', 'stock', 'stockPlans'].map((name) => `src/stock/${name}.test.ts`),
+      ...['ledger', 'LotJournal', 'stock', 'stockOps'].map((name) => `src/stock/${name}.test.ts`),
       'src/household',
-      `${READER}/planRecordedLine.test.ts`,
+      `${READER}/opsForRecordedLine.test.ts`,
     ],
   },
 };

@@ -175,7 +175,7 @@ export const SPACES: CatalogueSpace[] = [
         bottom: 44,
         height: 40,
         bins: [
-          'school archive | closed | 44 | 30 | lid | Drawings, Tove; box; 2; ; ; ; ; #papers | School books, first years; piece; 11; ; ; ; ; #papers',
+          'school archive | closed | 44 | 30 | lid | Drawings, Tove; box; 2; ; ; ; ; #papers | GroupBy books, first years; piece; 11; ; ; ; ; #papers',
           'small toys | see_through | 44 | 30 | lid | Wooden train; set; 1; ; ; ; ; #toys | Building blocks; piece; 120; ; ; ; ; #toys | Puzzle; piece; 6; ; ; ; ; #toys | Marbles; piece; 40; ; ; ; ; #toys | Toy boat; piece; 3; ; ; ; ; #toys | Card game; piece; 4; ; ; ; ; #toys',
           'baby things | closed | 40 | 30 | lid | Baby blanket; piece; 3 | Cot sheet; piece; 4',
         ],

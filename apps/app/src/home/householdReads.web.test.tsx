@@ -1,9 +1,9 @@
 import 'fake-indexeddb/auto';
-import { planTake, stockOf } from '@ours/core';
+import { opsForTaking, stockOf } from '@ours/core';
 import { act, screen, waitFor } from '@testing-library/react';
 import { Text } from 'tamagui';
 import { useHousehold, useHouseholdContext, useRun } from '@/home/HouseholdProvider';
-import { planContext } from '@/home/planContext';
+import { opContext } from '@/home/opContext';
 import { ID, sampleRows } from '@/data/store/sampleRows.test-support';
 import { openWith } from './planHome.test-support';
 
@@ -30,7 +30,7 @@ function All() {
 function Commands() {
   const run = useRun();
   const { store } = useHouseholdContext();
-  takeOne = () => run('stock_taken', planTake([store.state.get('lot', ID.lot)!], 1000, planContext()));
+  takeOne = () => run('stock_taken', opsForTaking([store.state.get('lot', ID.lot)!], 1000, opContext()));
   return null;
 }
 

@@ -13,7 +13,7 @@ export type Do = (
 ) => Promise<AnyRefusal | null>;
 
 /** Does something, says so, and offers to take it back. Answers why not when it cannot be done. */
-export function useDo(): Do {
+export function useRunCommand(): Do {
   const run = useRun();
   const toast = useToast();
   return useCallback(

@@ -60,7 +60,7 @@ describe('solving in slices', () => {
   });
   it('is done at the first answer when nothing better is possible', async () => {
     const heard = await listen({ ...crowded, groups: crowded.groups.slice(0, 2) });
-    expect(heard.at(-1)).toMatchObject({ kind: 'done', answer: { most: true } });
+    expect(heard.at(-1)).toMatchObject({ kind: 'done', answer: { provenBest: true } });
     expect(heard.at(-1)!.kind === 'done' && heard.length).toBeLessThanOrEqual(3);
   });
   it('says nothing more once it was stopped', async () => {

@@ -1,4 +1,4 @@
-import { slidesIn, standsFree, type Compartment, type Standing } from './compartment';
+import { slidesIn, standsFree, type Compartment, type StandingBody } from './compartment';
 import { floorBox, overlap, type FloorRect } from '../base';
 
 export interface Clearances {
@@ -13,7 +13,7 @@ const sharesHeight = (a: { z: number; height: number }, b: { z: number; height: 
   a.z < b.z + b.height - 0.5 && b.z < a.z + a.height - 0.5;
 
 /** Free room around a bin in the four directions and above it, to the nearest wall, obstacle or other bin. */
-export function clearances(bin: Standing, room: Compartment, others: readonly Standing[]): Clearances {
+export function clearances(bin: StandingBody, room: Compartment, others: readonly StandingBody[]): Clearances {
   const own = floorBox(bin);
   const free: Clearances = {
     left: own.x,
@@ -41,7 +41,11 @@ export function clearances(bin: Standing, room: Compartment, others: readonly St
 export type PlaceProblem = 'outside' | 'obstacle' | 'other_bin' | 'no_way_in';
 
 /** Why a bin may not stand where it was dragged to; null when it may. */
-export function placeProblem(bin: Standing, room: Compartment, others: readonly Standing[]): PlaceProblem | null {
+export function placeProblem(
+  bin: StandingBody,
+  room: Compartment,
+  others: readonly StandingBody[],
+): PlaceProblem | null {
   const box = floorBox(bin);
   const [right, back] = [box.x + box.width, box.y + box.depth];
   if (box.x < -0.5 || box.y < -0.5 || right > room.width + 0.5 || back > room.depth + 0.5) return 'outside';
@@ -55,7 +59,7 @@ export function placeProblem(bin: Standing, room: Compartment, others: readonly 
 const SNAP_TENTH_MM = 80;
 
 /** A dragged bin, set against the wall or neighbour it nearly touches. */
-export function snapped(bin: Standing, room: Compartment, others: readonly Standing[]): Standing {
+export function snapped(bin: StandingBody, room: Compartment, others: readonly StandingBody[]): StandingBody {
   const own = floorBox(bin);
   const edgesX = [0, room.width, room.openingLeft, room.openingLeft + room.openingWidth];
   const edgesY = [0, room.depth];

@@ -5,14 +5,14 @@ import {
   standsFree,
   type Compartment,
   type Obstacle,
-  type Standing,
+  type StandingBody,
 } from './compartment';
 import { findSlantedRow } from './slantedRow';
 import { plainRoom } from './spaceModel';
 import { overlap } from '../base/turnedRectangle';
 
 const room: Compartment = plainRoom(9000, 4000, 3000);
-const bin = (more: Partial<Standing> = {}): Standing => ({
+const bin = (more: Partial<StandingBody> = {}): StandingBody => ({
   cx: 1500,
   cy: 1500,
   z: 0,
@@ -34,7 +34,7 @@ const obstacle = (more: Partial<Obstacle> = {}): Obstacle => ({
 });
 
 describe('standing free', () => {
-  it.each<[string, Partial<Standing>, Obstacle[], boolean]>([
+  it.each<[string, Partial<StandingBody>, Obstacle[], boolean]>([
     ['against both walls', {}, [], true],
     ['a hair outside', { cx: 1498 }, [], false],
     ['higher than the room', { height: 3010 }, [], false],
@@ -59,7 +59,7 @@ describe('standing free', () => {
 });
 
 describe('getting in', () => {
-  it.each<[string, Partial<Standing>, Partial<Compartment>, boolean]>([
+  it.each<[string, Partial<StandingBody>, Partial<Compartment>, boolean]>([
     ['straight in', {}, {}, true],
     ['behind a frame it does not pass', {}, { openingLeft: 200, openingWidth: 8600 }, false],
     ['inside the frame', { cx: 1700 }, { openingLeft: 200, openingWidth: 8600 }, true],

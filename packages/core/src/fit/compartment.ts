@@ -29,10 +29,10 @@ export interface Compartment {
 }
 
 /** A container's outside, wherever it stands. */
-export type Body = Pick<Standing, 'width' | 'depth' | 'height' | 'footShare'>;
+export type Body = Pick<StandingBody, 'width' | 'depth' | 'height' | 'footShare'>;
 
 /** A container as it stands: its footprint at the widest, where its foot is, how high it reaches. */
-export interface Standing extends TurnedRect {
+export interface StandingBody extends TurnedRect {
   z: number;
   height: number;
   /** Share of the widest footprint at the foot; 1 is straight walls. */
@@ -40,7 +40,7 @@ export interface Standing extends TurnedRect {
 }
 
 /** The footprint at a height over the bin's own foot; walls lean evenly from foot to rim. */
-export function footprintAt(bin: Standing, heightOverFoot: number): TurnedRect {
+export function footprintAt(bin: StandingBody, heightOverFoot: number): TurnedRect {
   const foot = bin.footShare ?? 1;
   if (foot === 1) return bin;
   const share = foot + (1 - foot) * Math.min(1, Math.max(0, heightOverFoot / bin.height));
@@ -48,7 +48,7 @@ export function footprintAt(bin: Standing, heightOverFoot: number): TurnedRect {
 }
 
 /** Whether a bin stands inside a compartment and through none of its obstacles. */
-export function standsFree(bin: Standing, room: Compartment): boolean {
+export function standsFree(bin: StandingBody, room: Compartment): boolean {
   const box = floorBox(bin);
   if (box.x < -0.5 || box.y < -0.5 || box.x + box.width > room.width + 0.5 || box.y + box.depth > room.depth + 0.5)
     return false;
@@ -61,7 +61,7 @@ const isApart = (a: FloorRect, b: FloorRect): boolean =>
   a.x >= b.x + b.width || b.x >= a.x + a.width || a.y >= b.y + b.depth || b.y >= a.y + a.depth;
 
 /** The part of a bin that shares heights with an obstacle is at its widest at the top of what they share. */
-function runsThrough(bin: Standing, obstacle: Obstacle): boolean {
+function runsThrough(bin: StandingBody, obstacle: Obstacle): boolean {
   const from = Math.max(bin.z, obstacle.z);
   const to = Math.min(bin.z + bin.height, obstacle.z + obstacle.height);
   if (to <= from + 0.5) return false;
@@ -73,7 +73,7 @@ function runsThrough(bin: Standing, obstacle: Obstacle): boolean {
  * is past it and then set down, or all the way. Says yes only when nothing is in the way; a bin that can be wriggled in past a post
  * may still get a no.
  */
-export function slidesIn(bin: Standing, room: Compartment): boolean {
+export function slidesIn(bin: StandingBody, room: Compartment): boolean {
   if (room.access === 'top') return true;
   const box = floorBox(bin);
   const least = room.openingLeft - 0.5;
@@ -87,7 +87,7 @@ export function slidesIn(bin: Standing, room: Compartment): boolean {
 }
 
 /** Whether a bin carried at a height sweeps through nothing from the front edge until its rear edge is `back` deep. */
-function isWayFree(bin: Standing, z: number, back: number, room: Compartment): boolean {
+function isWayFree(bin: StandingBody, z: number, back: number, room: Compartment): boolean {
   const box = floorBox(bin);
   const behind = box.y + box.depth - back;
   const swept = { x: box.x, y: 0, width: box.width, depth: back };

@@ -1,4 +1,4 @@
-import type { Compartment, Obstacle, Standing } from './compartment';
+import type { Compartment, Obstacle, StandingBody } from './compartment';
 import { fitContainer } from './fitContainer';
 import { seededRandom } from '../base/seededRandom';
 import { plainRoom } from './spaceModel';
@@ -28,7 +28,7 @@ function postRoom(between: number, depth: number, height: number, post: number):
 describe('one kind of container in one compartment', () => {
   it('the loft: pole boxes of 145 × 7 cm go between posts 143 cm apart at a slant only, two of them at 12.7°', () => {
     const fit = fitContainer(box(14_500, 700, 1200), postRoom(14_300, 4800, 3600, 350));
-    expect(fit).toMatchObject({ count: 2, how: 'slant', getsIn: true, most: false });
+    expect(fit).toMatchObject({ count: 2, how: 'slant', getsIn: true, provenBest: false });
     expect(fit.degrees).toBeCloseTo(12.7, 1);
     // The least angle at which 145 × 7 is no wider than 143: atan(7/145) + acos(143/145.169) = 12.68°.
     expect(fit.degrees).toBeGreaterThanOrEqual(12.68);
@@ -36,7 +36,14 @@ describe('one kind of container in one compartment', () => {
   });
   it('the freezer: of seven narrow bins five fit, proven', () => {
     const fit = fitContainer(box(1300, 4600, 3600), plainRoom(6600, 5000, 4800, 'top'));
-    expect(fit).toMatchObject({ count: 5, sideBySide: 5, inDepth: 1, stacked: 1, most: true, gapRightTenthMm: 100 });
+    expect(fit).toMatchObject({
+      count: 5,
+      sideBySide: 5,
+      inDepth: 1,
+      stacked: 1,
+      provenBest: true,
+      gapRightTenthMm: 100,
+    });
   });
   it('a lid that only opens outside is told, not held against it', () => {
     const lidded = box(3000, 3000, 2500, { hasLid: true, openHeightTenthMm: 5000 });
@@ -74,7 +81,7 @@ describe('one kind of container in one compartment', () => {
 });
 
 /** Points of a fine grid over a bin's footprint. */
-function* pointsOf(bin: Standing): Generator<{ x: number; y: number }> {
+function* pointsOf(bin: StandingBody): Generator<{ x: number; y: number }> {
   const [a, b, , d] = cornersOf(bin);
   for (let u = 0.01; u < 1; u += 0.049)
     for (let v = 0.01; v < 1; v += 0.049)
@@ -86,7 +93,7 @@ function* pointsOf(bin: Standing): Generator<{ x: number; y: number }> {
 const inObstacle = ({ x, y }: { x: number; y: number }, room: Compartment): boolean =>
   room.obstacles.some((o) => x > o.x + 2 && x < o.x + o.width - 2 && y > o.y + 2 && y < o.y + o.depth - 2);
 
-function inBin({ x, y }: { x: number; y: number }, bin: Standing): boolean {
+function inBin({ x, y }: { x: number; y: number }, bin: StandingBody): boolean {
   const angle = (bin.degrees * Math.PI) / 180;
   const [dx, dy] = [x - bin.cx, y - bin.cy];
   const along = Math.abs(dx * Math.cos(angle) + dy * Math.sin(angle));
@@ -95,7 +102,7 @@ function inBin({ x, y }: { x: number; y: number }, bin: Standing): boolean {
 }
 
 /** Corners inside, and no point inside an obstacle or another bin: a check that knows no separating axes. */
-function wrongPlaces(bins: readonly Standing[], room: Compartment): Standing[] {
+function wrongPlaces(bins: readonly StandingBody[], room: Compartment): StandingBody[] {
   return bins.filter((bin, at) => {
     if (cornersOf(bin).some(({ x, y }) => x < -1 || y < -1 || x > room.width + 1 || y > room.depth + 1)) return true;
     if (bin.z + bin.height > room.height + 1) return true;

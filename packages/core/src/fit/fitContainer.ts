@@ -1,5 +1,5 @@
 import type { ContainerFields } from '../household';
-import { slidesIn, standsFree, type Compartment, type Obstacle, type Standing } from './compartment';
+import { slidesIn, standsFree, type Compartment, type Obstacle, type StandingBody } from './compartment';
 import { footShare, HAND_ROOM_TENTH_MM, LEAST_SIDE_TENTH_MM, stackCount } from '../containers';
 import { areaBound, countSame } from './sameContainers';
 import { packInOrder } from './packRectangles';
@@ -25,12 +25,12 @@ export type FitNote =
 export interface ContainerFit {
   /** All that stand, stacked ones included; straight, or at one common slant. */
   count: number;
-  places: Standing[];
+  places: StandingBody[];
   how: 'straight' | 'slant' | 'none';
   /** True only when proven that no arrangement at all holds more: they take all the area there is. */
-  most: boolean;
+  provenBest: boolean;
   /** True only when proven that no straight arrangement of bins that are pushed straight in holds more. */
-  mostStraight: boolean;
+  provenStraight: boolean;
   sideBySide: number;
   inDepth: number;
   stacked: number;
@@ -41,7 +41,7 @@ export interface ContainerFit {
   gapRightTenthMm: number;
   gapBehindTenthMm: number;
   gapAboveTenthMm: number;
-  /** Whether all of them reach their places. Standing and getting in are two questions. */
+  /** whether all of them reach their places. Standing and getting in are two questions. */
   getsIn: boolean;
   /** Why it does not fit as wished (straight, not turned): also said when it fits in another way. */
   reasons: FitReason[];
@@ -91,8 +91,8 @@ export function fitContainer(container: Shape, room: Compartment): ContainerFit 
     count: places.length,
     places,
     how: places.length === 0 ? 'none' : useSlant ? 'slant' : 'straight',
-    most: places.length > 0 && places.length >= byArea * most,
-    mostStraight: !useSlant && entering.length > 0 && straight.proven && places.length >= entering.length * most,
+    provenBest: places.length > 0 && places.length >= byArea * most,
+    provenStraight: !useSlant && entering.length > 0 && straight.proven && places.length >= entering.length * most,
     sideBySide: new Set(base.map((bin) => Math.round(bin.cx))).size,
     inDepth: new Set(base.map((bin) => Math.round(bin.cy))).size,
     stacked: layers,
@@ -114,8 +114,8 @@ const NONE: Omit<ContainerFit, 'reasons' | 'gapAboveTenthMm'> = {
   count: 0,
   places: [],
   how: 'none',
-  most: false,
-  mostStraight: false,
+  provenBest: false,
+  provenStraight: false,
   sideBySide: 0,
   inDepth: 0,
   stacked: 0,
@@ -132,7 +132,7 @@ const NONE: Omit<ContainerFit, 'reasons' | 'gapAboveTenthMm'> = {
 const stackLimit = (container: Shape, room: Compartment): number => Math.max(1, stackCount(container, room.height));
 
 /** A bin with what stands on it: up to the first that does not stand free or cannot be reached, so that none floats. */
-function columnOn(foot: Standing, container: Shape, room: Compartment): Standing[] {
+function columnOn(foot: StandingBody, container: Shape, room: Compartment): StandingBody[] {
   const pitch = container.stackPitchTenthMm ?? 0;
   const reached = slidesIn(foot, room);
   const column = [foot];
@@ -144,7 +144,7 @@ function columnOn(foot: Standing, container: Shape, room: Compartment): Standing
   return column;
 }
 
-const bodyOf = (container: Shape, turned = false): Omit<Standing, 'cx' | 'cy'> => ({
+const bodyOf = (container: Shape, turned = false): Omit<StandingBody, 'cx' | 'cy'> => ({
   width: container.topWidthTenthMm,
   depth: container.topDepthTenthMm,
   height: container.heightTenthMm,
@@ -158,28 +158,29 @@ const bodyOf = (container: Shape, turned = false): Omit<Standing, 'cx' | 'cy'> =
  * Without anything in the way the floor is the way in by the depth. Otherwise the quick ways are tried and, while the floor is
  * small, all of them.
  */
-function standStraight(container: Shape, room: Compartment): { bins: Standing[]; proven: boolean } {
+function standStraight(container: Shape, room: Compartment): { bins: StandingBody[]; proven: boolean } {
   if (container.heightTenthMm > room.height) return { bins: [], proven: true };
   const reached = standReached(container, room);
   if (reached.bins.length > 0) return reached;
   return room.access === 'front' ? standReached(container, { ...room, access: 'top' }) : reached;
 }
 
-function standReached(container: Shape, room: Compartment): { bins: Standing[]; proven: boolean } {
+function standReached(container: Shape, room: Compartment): { bins: StandingBody[]; proven: boolean } {
   const { topWidthTenthMm: w, topDepthTenthMm: d, heightTenthMm: h } = container;
   const front = room.access === 'front';
   const [x0, width] = front ? [room.openingLeft, room.openingWidth] : [0, room.width];
-  const stand = (place: { x: number; y: number; width: number; depth: number; turned: boolean }): Standing => ({
+  const stand = (place: { x: number; y: number; width: number; depth: number; turned: boolean }): StandingBody => ({
     ...bodyOf(container, place.turned),
     cx: x0 + place.x + place.width / 2,
     cy: place.y + place.depth / 2,
   });
-  const sound = (bins: Standing[]): Standing[] => bins.filter((bin) => standsFree(bin, room) && slidesIn(bin, room));
+  const sound = (bins: StandingBody[]): StandingBody[] =>
+    bins.filter((bin) => standsFree(bin, room) && slidesIn(bin, room));
   const inTheWay = room.obstacles.filter((one) => one.z < h + room.lip && one.z + one.height > 0);
   const plain = countSame(width, room.depth, w, d, FLOOR_BUDGET);
   let best = sound(plain.places.map(stand));
   // Nothing stands better than on the same floor without what is in the way.
-  if (plain.most && best.length === plain.places.length) return { bins: best, proven: true };
+  if (plain.provenBest && best.length === plain.places.length) return { bins: best, proven: true };
   for (const bins of packedAround(container, room, inTheWay, x0, width)) {
     const free = sound(bins.map(stand));
     if (free.length > best.length) best = free;
@@ -248,7 +249,7 @@ function slanted(container: Shape, room: Compartment, over: number) {
   return findSlantedRow(body, room, over);
 }
 
-function extentOf(base: readonly Standing[], room: Compartment) {
+function extentOf(base: readonly StandingBody[], room: Compartment) {
   if (base.length === 0) return { gapLeftTenthMm: 0, gapRightTenthMm: 0, gapBehindTenthMm: 0 };
   const halves = base.map((bin) => {
     const angle = (bin.degrees * Math.PI) / 180;
@@ -295,7 +296,7 @@ function reasonsAgainst(container: Shape, room: Compartment): FitReason[] {
 }
 
 /** Whether one straight bin, not turned, stands and is reached anywhere: it can be shifted left and forward until it meets something. */
-function hasPlace(body: Omit<Standing, 'cx' | 'cy'>, room: Compartment): boolean {
+function hasPlace(body: Omit<StandingBody, 'cx' | 'cy'>, room: Compartment): boolean {
   const left = room.access === 'front' ? room.openingLeft : 0;
   const foot = body.footShare ?? 1;
   const lean = (side: number, one: Obstacle): number =>

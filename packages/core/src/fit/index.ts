@@ -1,5 +1,5 @@
 export { clearances, type PlaceProblem, placeProblem, snapped } from './clearances';
-export { type Compartment, roomMl, type Standing } from './compartment';
+export { type Compartment, roomMl, type StandingBody } from './compartment';
 export { type ContainerFit, fitContainer, type FitNote, type FitReason } from './fitContainer';
 export { packInOrder, type PackPiece, searchPacking } from './packRectangles';
 export { countSame } from './sameContainers';

@@ -14,7 +14,7 @@ const MOST_COLUMNS = 600;
 export function packExactly(width: number, depth: number, pieces: readonly PackPiece[], nodes = 2_000_000): PackAnswer {
   const unit = pieces.reduce((sum, piece) => gcd(gcd(sum, piece.width), piece.depth), 0) || 1;
   const [columns, rows] = [Math.floor(width / unit), Math.floor(depth / unit)];
-  if (columns > MOST_COLUMNS) return { packed: [], value: 0, most: false };
+  if (columns > MOST_COLUMNS) return { packed: [], value: 0, provenBest: false };
   const small = pieces.map((piece) => ({ ...piece, width: piece.width / unit, depth: piece.depth / unit }));
   const area = small.reduce((sum, piece) => sum + piece.width * piece.depth, 0);
   const total = small.reduce((sum, piece) => sum + piece.value, 0);
@@ -44,7 +44,7 @@ function searchCorners(
   const kinds = groupAlike(pieces);
   const floor = width * depth;
   const total = pieces.reduce((sum, piece) => sum + piece.value, 0);
-  let best: PackAnswer = { packed: [], value: over, most: false };
+  let best: PackAnswer = { packed: [], value: over, provenBest: false };
   let budget = nodes;
   const heights: number[] = new Array<number>(width).fill(0);
   const placed: PackedPiece[] = [];
@@ -64,7 +64,7 @@ function searchCorners(
   };
 
   const visit = (value: number, area: number): boolean => {
-    if (value > best.value) best = { packed: [...placed], value, most: false };
+    if (value > best.value) best = { packed: [...placed], value, provenBest: false };
     if (best.value >= total - 1e-9) return true;
     if (--budget < 0 || value + bound(area) <= best.value + 1e-9) return budget < 0;
     const low = Math.min(...heights);
@@ -100,7 +100,7 @@ function searchCorners(
     return giveUp(gap, raised) || (x > 0 && gap > 1 && giveUp(1, left));
   };
   const stopped = visit(0, floor);
-  return { ...best, most: best.value >= total - 1e-9 || !stopped };
+  return { ...best, provenBest: best.value >= total - 1e-9 || !stopped };
 }
 
 function groupAlike(pieces: readonly PackPiece[]): { piece: PackPiece; left: number[] }[] {

@@ -110,7 +110,7 @@ export interface PackAnswer {
   packed: PackedPiece[];
   value: number;
   /** True when every piece is in, or the search was through: nothing better exists. */
-  most: boolean;
+  provenBest: boolean;
 }
 
 export interface PackSearch {
@@ -136,10 +136,10 @@ export function searchPacking(
   const total = pieces.reduce((sum, piece) => sum + piece.value, 0);
   const valueOf = (packed: readonly PackedPiece[]): number =>
     packed.reduce((sum, one) => sum + pieces[one.at]!.value, 0);
-  let best: PackAnswer = { packed: [], value: -1, most: false };
+  let best: PackAnswer = { packed: [], value: -1, provenBest: false };
   const offer = (packed: PackedPiece[]): number => {
     const value = valueOf(packed);
-    if (value > best.value) best = { packed, value, most: value >= total - 1e-9 };
+    if (value > best.value) best = { packed, value, provenBest: value >= total - 1e-9 };
     return value;
   };
   const indices = pieces.map((_, at) => at);
@@ -161,7 +161,7 @@ export function searchPacking(
   let stale = 0;
   return {
     step(tries) {
-      for (let n = 0; n < tries && !best.most; n++) {
+      for (let n = 0; n < tries && !best.provenBest; n++) {
         const next = shuffleSome(order, random);
         const value = offer(packInOrder(width, depth, pieces, next, obstacles));
         const slack = total * 0.02 * random() * random();
@@ -171,7 +171,7 @@ export function searchPacking(
         } else stale++;
         if (stale > 400) [order, current, stale] = [[...indices].sort(() => random() - 0.5), -1, 0];
       }
-      return !best.most;
+      return !best.provenBest;
     },
     best: () => best,
   };

@@ -38,7 +38,7 @@ describe('equal containers on a floor', () => {
     [43, 26, 7, 3, 53],
     [49, 28, 8, 3, 57],
   ])('%i × %i by %i × %i holds %i, or one less and no claim to the most', (W, D, w, d, optimum) => {
-    const { places, most } = countSame(W, D, w, d);
+    const { places, provenBest } = countSame(W, D, w, d);
     expectSound(places, W, D);
     expect(places.length).toBeLessThanOrEqual(optimum);
     expect(places.length).toBeGreaterThanOrEqual(optimum - 1);
@@ -81,7 +81,7 @@ describe('different containers on a floor', () => {
     const c1p1 = pieces('2x12 7x12 8x6 3x6 3x5 5x5 3x12 3x7 5x7 2x6 3x2 4x2 3x4 4x4 9x2 11x2');
     const answer = packExactly(20, 20, c1p1);
     expectSound(answer.packed, 20, 20);
-    expect(answer).toMatchObject({ value: 400, most: true });
+    expect(answer).toMatchObject({ value: 400, provenBest: true });
   });
   it('cgcut1: the most valuable choice on 15 × 10 is worth 244', () => {
     const kinds = '8,4,2,66 3,7,1,35 8,2,3,24 3,4,5,17 3,3,2,11 3,2,2,8 2,1,1,2';
@@ -113,7 +113,7 @@ describe('different containers on a floor', () => {
           const list = kinds.map((kind) => ({ ...kind, value: kind.width * kind.depth }));
           const answer = packExactly(width, depth, list);
           expectSound(answer.packed, width, depth);
-          expect(answer.most).toBe(true);
+          expect(answer.provenBest).toBe(true);
           expect(answer.value).toBe(tryEveryCell(width, depth, list));
         },
       ),

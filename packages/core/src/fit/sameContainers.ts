@@ -3,7 +3,7 @@ import type { FloorRect } from '../base';
 export interface SameFit {
   places: (FloorRect & { turned: boolean })[];
   /** True when no arrangement of straight ones can hold more: the count equals what the area allows. */
-  most: boolean;
+  provenBest: boolean;
 }
 
 /** Blocks tried before the search is content with what it has; about a tenth of a second. */
@@ -27,7 +27,7 @@ export function countSame(
 ): SameFit {
   const [roomW, roomD] = [Math.floor(roomWidth), Math.floor(roomDepth)];
   const places = new FiveBlocks(roomW, roomD, width, depth, budget).places();
-  return { places, most: places.length >= areaBound(roomW, roomD, width, depth) };
+  return { places, provenBest: places.length >= areaBound(roomW, roomD, width, depth) };
 }
 
 /** No arrangement holds more: floor of the areas' ratio, after cutting the room to lengths that can be filled. */

@@ -1,4 +1,4 @@
-import { slidesIn, standsFree, type Compartment, type Standing } from './compartment';
+import { slidesIn, standsFree, type Compartment, type StandingBody } from './compartment';
 import { MOST_STACKED } from '../containers';
 import { cutOut, narrowestPlace, type PackPiece } from './packRectangles';
 import { findSlantedRow, type SlantedRow } from './slantedRow';
@@ -60,8 +60,8 @@ function emptyFloor(room: Compartment, inTheWay: readonly FloorRect[]): FloorRec
 /** One shelf being filled: what stands on it, what room is free, what it carries. */
 export class ShelfFloor {
   private readonly room: Compartment;
-  private readonly bins: Standing[] = [];
-  private readonly stacks: { containerId: string; foot: Standing; count: number }[] = [];
+  private readonly bins: StandingBody[] = [];
+  private readonly stacks: { containerId: string; foot: StandingBody; count: number }[] = [];
   /** Free rectangles by the number of the floor (see EmptyShelf.floorAt), where they were asked for. */
   private readonly free: (FloorRect[] | undefined)[] = [];
   private grams = 0;
@@ -83,7 +83,7 @@ export class ShelfFloor {
   }
 
   /** Puts one on the floor where it leaves the narrowest gap, or at a slant where it fits in no other way. */
-  place(kind: Kind, weightGrams: number): Standing | null {
+  place(kind: Kind, weightGrams: number): StandingBody | null {
     if (kind.heightTenthMm > this.room.height || !this.carries(weightGrams)) return null;
     const { piece, turn } = this.pieceOf(kind);
     const place = narrowestPlace(this.freeAt(kind.heightTenthMm), piece);
@@ -108,7 +108,7 @@ export class ShelfFloor {
     return { piece: { width: turn ? d : w, depth: turn ? w : d, value: 1, mayTurn }, turn };
   }
 
-  private placeSlanted(kind: Kind, weightGrams: number): Standing | null {
+  private placeSlanted(kind: Kind, weightGrams: number): StandingBody | null {
     const straight =
       Math.max(kind.widthTenthMm, kind.depthTenthMm) <= Math.max(this.room.openingWidth, this.room.depth);
     const long = kind.widthTenthMm > this.room.openingWidth && kind.widthTenthMm > this.room.depth;
@@ -130,7 +130,7 @@ export class ShelfFloor {
   }
 
   /** Puts one on top of others of its kind. */
-  onStack(kind: Kind, weightGrams: number): Standing | null {
+  onStack(kind: Kind, weightGrams: number): StandingBody | null {
     if (kind.stackPitchTenthMm === null || !this.carries(weightGrams)) return null;
     for (const stack of this.stacks) {
       if (stack.containerId !== kind.containerId || stack.count >= MOST_STACKED) continue;
@@ -145,7 +145,7 @@ export class ShelfFloor {
   }
 
   /** Takes up the room of a bin that stands fast. */
-  occupy(bin: Standing, weightGrams: number): void {
+  occupy(bin: StandingBody, weightGrams: number): void {
     this.bins.push(bin);
     this.grams += weightGrams;
     const box = floorBox(bin);
@@ -165,7 +165,7 @@ export class ShelfFloor {
     return this.shelf.loadGrams === null || this.grams + grams <= this.shelf.loadGrams;
   }
 
-  private body(kind: Kind, cx: number, cy: number, degrees: number): Standing {
+  private body(kind: Kind, cx: number, cy: number, degrees: number): StandingBody {
     return {
       cx,
       cy,
@@ -178,7 +178,7 @@ export class ShelfFloor {
     };
   }
 
-  private take(kind: Kind, bin: Standing, weightGrams: number): Standing {
+  private take(kind: Kind, bin: StandingBody, weightGrams: number): StandingBody {
     this.occupy(bin, weightGrams);
     if (kind.stackPitchTenthMm !== null) this.stacks.push({ containerId: kind.containerId, foot: bin, count: 1 });
     return bin;

@@ -1,9 +1,9 @@
-import { slidesIn, standsFree, type Body, type Compartment, type Standing } from './compartment';
+import { slidesIn, standsFree, type Body, type Compartment, type StandingBody } from './compartment';
 import { boundingBox } from '../base';
 
 export interface SlantedRow {
   degrees: number;
-  bins: Standing[];
+  bins: StandingBody[];
   /** Free at the left and right ends and behind, tenths of a millimetre. */
   gapLeft: number;
   gapRight: number;
@@ -73,7 +73,7 @@ function slantedToOneSide(body: Body, room: Compartment, over: number): SlantedR
     ? { from: room.openingLeft, to: room.openingLeft + room.openingWidth }
     : { from: 0, to: room.width };
   const isLow = !front || room.lip + body.height <= Math.min(room.openingHeight, room.height) + 0.5;
-  const reaching = (bin: Standing): boolean => standsFree(bin, room) && slidesIn(bin, room);
+  const reaching = (bin: StandingBody): boolean => standsFree(bin, room) && slidesIn(bin, room);
   return (
     (isLow
       ? searchAngles({
@@ -99,7 +99,7 @@ function slantedToOneSide(body: Body, room: Compartment, over: number): SlantedR
 interface AngleSearch {
   body: Body;
   room: Compartment;
-  allowed: (bin: Standing) => boolean;
+  allowed: (bin: StandingBody) => boolean;
   /** Where along the front a bin may be. */
   span: { from: number; to: number };
   step: number;
@@ -108,7 +108,7 @@ interface AngleSearch {
 }
 
 function searchAngles(search: AngleSearch): SlantedRow | null {
-  let best: { bins: Standing[]; degrees: number } | null = null;
+  let best: { bins: StandingBody[]; degrees: number } | null = null;
   for (let degrees = search.step; degrees < 90; degrees += search.step) {
     const over = best?.bins.length ?? search.over;
     const bins = rowAt(search, degrees, over);
@@ -125,17 +125,17 @@ function searchAngles(search: AngleSearch): SlantedRow | null {
 }
 
 /** As many as stand at exactly this angle, if that is more than `over`; the better of side by side and one behind the other. */
-function rowAt({ body, room, allowed, span }: AngleSearch, degrees: number, over = 0): Standing[] {
+function rowAt({ body, room, allowed, span }: AngleSearch, degrees: number, over = 0): StandingBody[] {
   const box = boundingBox(body.width, body.depth, degrees);
   if (box.width > span.to - span.from || box.depth > room.depth) return [];
   const angle = (degrees * Math.PI) / 180;
   const [sin, cos] = [Math.sin(angle), Math.cos(angle)];
   const along = Math.min(body.width / cos, body.depth / sin);
   const behind = Math.min(body.depth / cos, body.width / sin);
-  const stand = (cx: number, cy: number): Standing => ({ ...body, cx, cy, degrees, z: 0 });
+  const stand = (cx: number, cy: number): StandingBody => ({ ...body, cx, cy, degrees, z: 0 });
   const [x0, x1] = [span.from + box.width / 2, span.to - box.width / 2];
   const [y0, y1] = [box.depth / 2, room.depth - box.depth / 2];
-  let best: Standing[] = [];
+  let best: StandingBody[] = [];
   for (let row = 0; row < ROWS_TRIED; row++) {
     const share = row / (ROWS_TRIED - 1);
     const [cy, cx] = [y0 + (y1 - y0) * share, x0 + (x1 - x0) * share];
@@ -153,11 +153,11 @@ function sweep(
   from: number,
   to: number,
   pitch: number,
-  at: (moving: number) => Standing,
-  allowed: (bin: Standing) => boolean,
+  at: (moving: number) => StandingBody,
+  allowed: (bin: StandingBody) => boolean,
   over: number,
-): Standing[] {
-  const bins: Standing[] = [];
+): StandingBody[] {
+  const bins: StandingBody[] = [];
   if (to < from - 0.01 || Math.floor((to - from) / pitch + 1e-9) + 1 <= over) return bins;
   const step = Math.max(SWEEP, (to - from) / MOST_STOPS);
   for (let position = from; position <= to + 0.01;) {
@@ -171,7 +171,7 @@ function sweep(
   return bins;
 }
 
-function described(bins: Standing[], degrees: number, room: Compartment): SlantedRow {
+function described(bins: StandingBody[], degrees: number, room: Compartment): SlantedRow {
   const boxes = bins.map((bin) => {
     const box = boundingBox(bin.width, bin.depth, bin.degrees);
     return {

@@ -1,4 +1,4 @@
-import { slidesIn, standsFree, type Body, type Compartment, type Standing } from './compartment';
+import { slidesIn, standsFree, type Body, type Compartment, type StandingBody } from './compartment';
 
 /** Places tried in all, and those that hold a bin; more are left to the quicker ways. */
 const MOST_PLACES = 2500;
@@ -22,17 +22,17 @@ export function standMost(
   room: Compartment,
   least: number,
   steps = STEPS,
-): { bins: Standing[] | null; proven: boolean } {
+): { bins: StandingBody[] | null; proven: boolean } {
   const places = placesOf(body, room);
   if (places === null) return { bins: null, proven: false };
   return new PlaceSearch(places, body, room, steps).most(least);
 }
 
 /** Where a bin may stand, shifted to the left and to the front; null when there are too many such places. */
-function placesOf(body: Body, room: Compartment): Standing[] | null {
+function placesOf(body: Body, room: Compartment): StandingBody[] | null {
   const { width: w, depth: d } = body;
   const front = room.access === 'front';
-  const places: Standing[] = [];
+  const places: StandingBody[] = [];
   let looked = 0;
   for (const turned of w === d ? [false] : [false, true]) {
     const [bw, bd] = turned ? [d, w] : [w, d];
@@ -44,7 +44,7 @@ function placesOf(body: Body, room: Compartment): Standing[] | null {
     if (looked > MOST_PLACES) return null;
     for (const x of xs)
       for (const y of ys) {
-        const bin: Standing = { ...body, cx: x + bw / 2, cy: y + bd / 2, z: 0, degrees: turned ? 90 : 0 };
+        const bin: StandingBody = { ...body, cx: x + bw / 2, cy: y + bd / 2, z: 0, degrees: turned ? 90 : 0 };
         if (!standsFree(bin, room) || !slidesIn(bin, room)) continue;
         places.push(bin);
         if (places.length > MOST_STANDING) return null;
@@ -86,7 +86,7 @@ class PlaceSearch {
   private stopped = false;
 
   constructor(
-    private readonly places: readonly Standing[],
+    private readonly places: readonly StandingBody[],
     body: Body,
     room: Compartment,
     private steps: number,
@@ -119,7 +119,7 @@ class PlaceSearch {
       }
   }
 
-  most(least: number): { bins: Standing[] | null; proven: boolean } {
+  most(least: number): { bins: StandingBody[] | null; proven: boolean } {
     this.bestCount = least;
     const all = new Uint32Array(this.words);
     this.places.forEach((_, at) => set(all, at));
@@ -156,7 +156,7 @@ class PlaceSearch {
   }
 }
 
-function boxOf({ cx, cy, width, depth, degrees }: Standing): { x: number; y: number; right: number; back: number } {
+function boxOf({ cx, cy, width, depth, degrees }: StandingBody): { x: number; y: number; right: number; back: number } {
   const [w, d] = degrees === 90 ? [depth, width] : [width, depth];
   return { x: cx - w / 2, y: cy - d / 2, right: cx + w / 2, back: cy + d / 2 };
 }

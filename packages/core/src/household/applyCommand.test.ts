@@ -14,7 +14,7 @@ import {
   spaceFields,
 } from './sampleHome.test-support';
 import { writeCode } from '../base/nookCode';
-import { planCount, planMove, planPutIn, planTake, type PlanContext } from '../stock/stockPlans';
+import { opsForCounting, opsForMoving, opsForPuttingIn, opsForTaking, type OpContext } from '../stock/stockOps';
 
 const NOW = '2026-11-24T08:00:00.000Z';
 const command = (...ops: Op[]): Command => ({ id: 'c', intent: 'tested', occurredAt: NOW, ops });
@@ -135,7 +135,7 @@ describe('stock operations on a home', () => {
         const newId = idMaker();
         let second = 0;
         for (const { what, amount, to } of steps) {
-          const context: PlanContext = {
+          const context: OpContext = {
             newId,
             now: `2026-11-24T09:00:${String(second++).padStart(2, '0')}.000Z`,
             today: '2026-11-24',
@@ -143,14 +143,14 @@ describe('stock operations on a home', () => {
           const lot = state.all('lot').find((one) => one.quantityThousandths > 0);
           const before = total(state);
           const ops = !lot
-            ? planPutIn(lotFields({ nookId: to }), amount, state.lotsIn(to), context)
+            ? opsForPuttingIn(lotFields({ nookId: to }), amount, state.lotsIn(to), context)
             : what === 'take'
-              ? planTake([lot], Math.min(amount, lot.quantityThousandths), context)
+              ? opsForTaking([lot], Math.min(amount, lot.quantityThousandths), context)
               : what === 'put'
-                ? planPutIn(lotFields({ nookId: to }), amount, state.lotsIn(to), context)
+                ? opsForPuttingIn(lotFields({ nookId: to }), amount, state.lotsIn(to), context)
                 : what === 'move'
-                  ? planMove(lot, amount, to, state.lotsIn(to), context)
-                  : planCount(lot, amount, context);
+                  ? opsForMoving(lot, amount, to, state.lotsIn(to), context)
+                  : opsForCounting(lot, amount, context);
           const done = { ...command(...ops), id: newId() };
           const undo = invertCommand(state, done, { newId, now: context.now });
           const beforeRows = state.all('lot').map((one) => [one.id, one.quantityThousandths]);

@@ -131,13 +131,13 @@ export const NOOK_KINDS: readonly NookKind[] = ['space', 'shelf', 'bin'];
 export type Nook = { kind: 'space'; row: SpaceRow } | { kind: 'shelf'; row: ShelfRow } | { kind: 'bin'; row: BinRow };
 
 export { BIN_LOOKS } from '../spaces/bin.entity';
-export { SCHOOLS, SPACE_KINDS } from '../spaces/space.entity';
+export { GROUPINGS, SPACE_KINDS } from '../spaces/space.entity';
 export { SHELF_KINDS } from '../spaces/shelf.entity';
 export { VERDICTS } from '../sort/clearOut.entity';
 export { MADE_KINDS } from '../stock/lot.entity';
 export type { MadeKind } from '../stock/lot.entity';
-export type { BinLook, BinStanding } from '../spaces/bin.entity';
-export type { BuildObstacle, School, SpaceBuild, SpaceKind } from '../spaces/space.entity';
+export type { BinLook, BinPlace } from '../spaces/bin.entity';
+export type { BuildObstacle, GroupBy, SpaceBuild, SpaceKind } from '../spaces/space.entity';
 export type { ShelfAid, ShelfBuild, ShelfKind } from '../spaces/shelf.entity';
 export type { Verdict } from '../sort/clearOut.entity';
 export type { ItemTraits, Textile } from '../stock/item.entity';

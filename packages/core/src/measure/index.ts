@@ -5,8 +5,8 @@ export {
   type MeasureAnswer,
   type MeasureQuestion,
   measureQuestions,
-  planMeasure,
-  planMoveShelf,
+  opsForMeasuring,
+  opsForMovingShelf,
   restingHeight,
 } from './measureQuestions';
 export { formatMass, formatMoney, formatVolume, type LengthUnit, readMass, readMoney } from './measures';

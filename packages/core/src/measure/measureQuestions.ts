@@ -145,7 +145,7 @@ export function measureQuestions(space: SpaceRow, shelves: readonly ShelfRow[]):
 }
 
 /** The operation that writes an answer down. */
-export function planMeasure(
+export function opsForMeasuring(
   space: SpaceRow,
   shelves: readonly ShelfRow[],
   question: MeasureQuestion,
@@ -185,7 +185,7 @@ export function restingHeight(space: SpaceRow, shelf: ShelfRow, wantedTenthMm: n
 }
 
 /** Clear heights that follow when a shelf's surface moves: its own and that of the one below, where both were measured. */
-export function planMoveShelf(
+export function opsForMovingShelf(
   space: SpaceRow,
   shelves: readonly ShelfRow[],
   shelf: ShelfRow,

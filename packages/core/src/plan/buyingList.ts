@@ -2,7 +2,7 @@ import type { HouseholdState, Op, BinFields, ContainerRow, PlanRow } from '../ho
 import { codeShape, newBinCode, boundingBox } from '../base';
 import { holeOf, modelSpace } from '../fit';
 
-export interface GetLine {
+export interface BuyingLine {
   container: ContainerRow;
   count: number;
   /** Of these, already ticked off. */
@@ -17,8 +17,8 @@ export interface ShelfMove {
   fromHole: number | null;
   toHole: number | null;
 }
-export interface GetList {
-  lines: GetLine[];
+export interface BuyingList {
+  lines: BuyingLine[];
   /** Taken from the pool. */
   pool: { container: ContainerRow; count: number }[];
   moves: ShelfMove[];
@@ -28,7 +28,7 @@ export interface GetList {
 }
 
 /** What a plan asks one to buy, to take from the pool, and which shelves to move to which holes. */
-export function getList(state: HouseholdState, plan: PlanRow): GetList {
+export function buyingListOf(state: HouseholdState, plan: PlanRow): BuyingList {
   const count = (buy: boolean): Map<string, number> => {
     const counts = new Map<string, number>();
     for (const bin of plan.placed)
@@ -40,7 +40,7 @@ export function getList(state: HouseholdState, plan: PlanRow): GetList {
     return container ? [container] : [];
   };
   const lines = [...count(true)].flatMap(([id, wanted]) =>
-    typeOf(id).map((container): GetLine => ({
+    typeOf(id).map((container): BuyingLine => ({
       container,
       count: wanted,
       bought: Math.min(wanted, plan.bought.find(({ containerId }) => containerId === id)?.count ?? 0),
@@ -83,7 +83,7 @@ function shelfMoves(state: HouseholdState, plan: PlanRow): ShelfMove[] {
 }
 
 /** Ticks containers off the list: they are at home now and join the pool. A negative count takes it back. */
-export function planBought(plan: PlanRow, container: ContainerRow, more: number): Op[] {
+export function opsForBuying(plan: PlanRow, container: ContainerRow, more: number): Op[] {
   const known = plan.bought.find(({ containerId }) => containerId === container.id)?.count ?? 0;
   const bought = [
     ...plan.bought.filter(({ containerId }) => containerId !== container.id),
@@ -99,7 +99,7 @@ export function planBought(plan: PlanRow, container: ContainerRow, more: number)
  * Sets a space up as planned: shelves onto their holes, bins of the groups onto their places. A bin that is called like its
  * group stays the same bin, with what is in it; where there is none a new one is made. Other bins stay where they are.
  */
-export function planSetUp(state: HouseholdState, plan: PlanRow, newId: () => string): Op[] {
+export function opsForSettingUp(state: HouseholdState, plan: PlanRow, newId: () => string): Op[] {
   const ops: Op[] = [];
   const heights = new Map(plan.shelves.map((one) => [one.shelfId, one.bottomTenthMm]));
   for (const move of shelfMoves(state, plan))

@@ -1,6 +1,6 @@
 import { MOST_PLACED } from '../base';
 import type { PlannedBin } from '../household';
-import { type Standing, EmptyShelf, ShelfFloor, type SlantedRow } from '../fit';
+import { type StandingBody, EmptyShelf, ShelfFloor, type SlantedRow } from '../fit';
 import { FILL_SHARE } from '../containers';
 import type { PlanAnswer, PlanContainer, PlanProblem, Setting } from './planTypes';
 import { roomsAfter } from './shelfSettings';
@@ -64,7 +64,7 @@ interface Sums {
 interface Placed {
   type: PlanContainer;
   shelfId: string;
-  standing: Standing;
+  standing: StandingBody;
   group: string | null;
   buy: boolean;
   locked: PlannedBin | null;
@@ -195,13 +195,13 @@ export class Filling {
       bought: this.sums.bought,
       stacked: this.sums.stacked,
       freeMl: Math.round(this.floors.reduce((sum, floor) => sum + floor.freeMl(), 0)),
-      most: false,
+      provenBest: false,
     };
   }
 }
 
 const plannedBin = (
-  bin: Standing,
+  bin: StandingBody,
   type: PlanContainer,
   shelfId: string,
   group: string | null,
@@ -224,7 +224,7 @@ const plannedBin = (
 export const standingOf = (
   bin: Pick<PlannedBin, 'cxTenthMm' | 'cyTenthMm' | 'liftTenthMm' | 'degrees'>,
   type: Pick<PlanContainer, 'widthTenthMm' | 'depthTenthMm' | 'heightTenthMm' | 'footShare'>,
-): Standing => ({
+): StandingBody => ({
   cx: bin.cxTenthMm,
   cy: bin.cyTenthMm,
   z: bin.liftTenthMm,

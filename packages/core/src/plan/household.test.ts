@@ -17,7 +17,7 @@ import { footShare, innerVolumeMl, nestedHeight, stackCount } from '../container
 import { containerFromRow, containerToRow } from '../containers/containerTable';
 import { bulkOfNook } from '../stock/contents';
 import { fitContainer } from '../fit/fitContainer';
-import { getList, planBought, planSetUp } from './buyingList';
+import { buyingListOf, opsForBuying, opsForSettingUp } from './buyingList';
 import { coldRoom, loadState, spaceLoad } from './load';
 import { freeCount, planProblem } from './planProblem';
 import { searchPlan } from './planSpace';
@@ -394,7 +394,7 @@ describe('what to get', () => {
   });
   it('counts, sums up, says how far over the budget, and which holes', () => {
     const state = closet();
-    const list = getList(state, planned());
+    const list = buyingListOf(state, planned());
     expect(list).toMatchObject({ totalMinor: 500, openMinor: 500, overBudgetMinor: 100 });
     expect(list.lines.map(({ count, bought }) => [count, bought])).toEqual([[1, 0]]);
     expect(list.pool.map(({ count }) => count)).toEqual([1]);
@@ -405,9 +405,9 @@ describe('what to get', () => {
   it('what is bought joins the pool and leaves the list', () => {
     const state = closet();
     state.put({ entity: 'plan', row: planned() });
-    expect(run(state, planBought(state.get('plan', 'plan')!, state.get('container', 'crate')!, 1)).ok).toBe(true);
+    expect(run(state, opsForBuying(state.get('plan', 'plan')!, state.get('container', 'crate')!, 1)).ok).toBe(true);
     expect(state.get('container', 'crate')!.owned).toBe(3);
-    expect(getList(state, state.get('plan', 'plan')!).openMinor).toBe(0);
+    expect(buyingListOf(state, state.get('plan', 'plan')!).openMinor).toBe(0);
   });
   it('setting up moves the shelf and the bin with what is in it, and makes the one that is missing', () => {
     const state = closet();
@@ -415,7 +415,7 @@ describe('what to get', () => {
     expect(
       run(
         state,
-        planSetUp(state, planned(), () => `new${serial++}`),
+        opsForSettingUp(state, planned(), () => `new${serial++}`),
       ).ok,
     ).toBe(true);
     expect(state.get('shelf', 'upper')!.bottomTenthMm).toBe(10_160);
@@ -447,7 +447,7 @@ describe('what to get', () => {
       seed: 1,
     })!;
     expect(built.problem.containers[0]).toMatchObject({ containerId: 'crate', free: 2 });
-    expect(searchPlan(built.problem).best()).toMatchObject({ left: [], bought: 0, most: true });
+    expect(searchPlan(built.problem).best()).toMatchObject({ left: [], bought: 0, provenBest: true });
     const wishes = {
       containerIds: [],
       groups: [],

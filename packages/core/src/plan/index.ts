@@ -1,5 +1,5 @@
 export { boxesOf, OrderedPlan } from './buildPlan';
-export { getList, type GetList, planBought, planSetUp } from './buyingList';
+export { buyingListOf, type BuyingList, opsForBuying, opsForSettingUp } from './buyingList';
 export { groundOf, standingOf } from './filling';
 export { coldRoom, loadState, spaceLoad } from './load';
 export { binsOfContainer, containerGrams, freeCount, planContainer, planProblem } from './planProblem';

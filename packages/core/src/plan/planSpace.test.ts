@@ -86,7 +86,7 @@ describe('the best mix for a space', () => {
     const groups = Array.from({ length: 4 }, (_, at) => ({ name: `g${at}`, volumeMl: 15_000, grams: 0 }));
     const given = problem({ containers: [sold, owned], groups, budgetMinor: 2000 });
     const answer = searchPlan(given).best();
-    expect(answer).toMatchObject({ left: [], costMinor: 1800, bought: 2, most: false });
+    expect(answer).toMatchObject({ left: [], costMinor: 1800, bought: 2, provenBest: false });
     const poor = searchPlan({ ...given, budgetMinor: 1000 });
     poor.step(50);
     expect(poor.best()).toMatchObject({ costMinor: 900, bought: 1 });

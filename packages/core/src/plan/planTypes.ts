@@ -55,7 +55,7 @@ export interface PlanAnswer {
   stacked: number;
   freeMl: number;
   /** Proven that nothing can be better, by all that a plan is judged by. */
-  most: boolean;
+  provenBest: boolean;
 }
 /** Where each shelf's surface lies. */
 export type Setting = PlanAnswer['shelves'];

@@ -1,4 +1,4 @@
-export { type KeptWhy, opensOneOf, planRecordedLine, quantityIn } from './planRecordedLine';
+export { type KeptWhy, opensOneOf, opsForRecordedLine, quantityIn } from './opsForRecordedLine';
 export type {
   DateField,
   LineHabits,

@@ -1,5 +1,5 @@
 import type { HouseholdState, Op, ClearOutRow, ItemRow, LotRow, Verdict, VerdictRow } from '../household';
-import { planDiscard, planMove, type DiscardReason, type PlanContext } from '../stock';
+import { opsForDiscarding, opsForMoving, type DiscardReason, type OpContext } from '../stock';
 import { formatQuantity, pluralUnit } from '../base';
 import { lotsWithin } from './grouping';
 
@@ -49,12 +49,12 @@ export function clearOutState(state: HouseholdState, clearOut: ClearOutRow): Cle
 }
 
 /** Notes or changes the verdict on one lot. */
-export function planVerdict(
+export function opsForVerdict(
   state: ClearOutState,
   lot: LotRow,
   verdict: Verdict,
   toNookId: string | null,
-  context: PlanContext,
+  context: OpContext,
 ): Op[] {
   const known = state.verdicts.get(lot.id);
   if (known) return [{ op: 'change', entity: 'verdict', id: known.id, fields: { verdict, toNookId } }];
@@ -72,22 +72,22 @@ export function planVerdict(
  * Finishing a round: what leaves is booked out with its reason, what belongs elsewhere is moved there, an empty package is
  * counted as none left and its thing noted for buying. Undecided things stay as they are.
  */
-export function planFinish(state: HouseholdState, round: ClearOutState, context: PlanContext): Op[] {
+export function opsForFinishing(state: HouseholdState, round: ClearOutState, context: OpContext): Op[] {
   const ops: Op[] = [];
   for (const lot of round.lots) {
     const row = round.verdicts.get(lot.id);
     if (!row || lot.quantityThousandths <= 0) continue;
     const reason = LEAVING_REASON[row.verdict];
-    if (reason) ops.push(...planDiscard(lot, lot.quantityThousandths, reason, context));
+    if (reason) ops.push(...opsForDiscarding(lot, lot.quantityThousandths, reason, context));
     if (row.verdict === 'empty_package') {
-      ops.push(...planDiscard(lot, lot.quantityThousandths, 'other', context));
+      ops.push(...opsForDiscarding(lot, lot.quantityThousandths, 'other', context));
       const item = state.get('item', lot.itemId);
       // Without a low mark nothing would remind anyone: from now on it is low when it is gone.
       if (item && item.lowAtThousandths === null)
         ops.push({ op: 'change', entity: 'item', id: item.id, fields: { lowAtThousandths: 0 } });
     }
     if (row.verdict === 'elsewhere' && row.toNookId && state.nook(row.toNookId))
-      ops.push(...planMove(lot, lot.quantityThousandths, row.toNookId, state.lotsIn(row.toNookId), context));
+      ops.push(...opsForMoving(lot, lot.quantityThousandths, row.toNookId, state.lotsIn(row.toNookId), context));
   }
   ops.push({ op: 'change', entity: 'clear_out', id: round.clearOut.id, fields: { finishedAt: context.now } });
   return ops;

@@ -1,6 +1,6 @@
 import { bulkOfLot } from '../stock';
 import { FILL_SHARE } from '../containers';
-import type { HouseholdState, ItemRow, LotRow, PlanGroup, School } from '../household';
+import type { HouseholdState, ItemRow, LotRow, PlanGroup, GroupBy } from '../household';
 import { daysBetween, type CivilDate, foldedWords } from '../base';
 
 const SEASON_WORDS: Readonly<Record<string, string>> = {
@@ -26,7 +26,7 @@ export const UNSORTED = 'not sorted yet';
  * The group a thing falls into by a school: as the household wrote it, else by what its tags, name and last use say.
  * @returns a short name; `not sorted yet` when nothing says
  */
-export function groupOf(state: HouseholdState, item: ItemRow, lot: LotRow, school: School, today: CivilDate): string {
+export function groupOf(state: HouseholdState, item: ItemRow, lot: LotRow, school: GroupBy, today: CivilDate): string {
   const own = item.traits?.groups[school];
   if (own) return own;
   switch (school) {
@@ -84,7 +84,7 @@ export interface ThingGroup extends PlanGroup {
 export function groupThings(
   state: HouseholdState,
   lots: readonly LotRow[],
-  school: School,
+  school: GroupBy,
   today: CivilDate,
 ): ThingGroup[] {
   const groups = new Map<string, ThingGroup>();

@@ -3,8 +3,8 @@ export {
   clearOutState,
   disposalCaution,
   listText,
-  planFinish,
-  planVerdict,
+  opsForFinishing,
+  opsForVerdict,
   suggestHome,
 } from './clearOut';
 export { binsNeeded, groupThings, lotsWithin } from './grouping';

@@ -22,7 +22,7 @@ export type BinLook = (typeof BIN_LOOKS)[number];
 
 /** Where a bin stands beyond its left edge: its distance from the front edge, on what it is lifted, how far it is turned. */
 const standing = record({ frontTenthMm: measure, liftTenthMm: measure, degrees: decimal(0, 180) });
-export type BinStanding = Holds<typeof standing>;
+export type BinPlace = Holds<typeof standing>;
 
 export const bin = defineEntity('bin', {
   fields: {

@@ -1,3 +1,3 @@
-export { planCopyShelf, planCopySpace, planFromPattern, SPACE_PATTERNS } from './patterns';
+export { opsForCopyingShelf, opsForCopyingSpace, opsFromPattern, SPACE_PATTERNS } from './patterns';
 export { describeShelf, isInFreezer, placePath } from './placePath';
-export { nooksWithin, planMoveBin, planRetireNook, standingAt } from './relocate';
+export { nooksWithin, opsForMovingBin, opsForRetiringNook, placeOf } from './relocate';

@@ -146,7 +146,7 @@ export const SPACE_PATTERNS: readonly SpacePattern[] = [
 ];
 
 /** The operations that create a space from a pattern. */
-export function planFromPattern(
+export function opsFromPattern(
   pattern: SpacePattern,
   where: { roomId: string; name: string; sort: number },
   inUse: CodesInUse,
@@ -192,7 +192,7 @@ export function planFromPattern(
 }
 
 /** A space like another one, with its shelves and measures, without its bins. */
-export function planCopySpace(
+export function opsForCopyingSpace(
   space: SpaceRow,
   shelves: readonly ShelfRow[],
   name: string,
@@ -211,7 +211,7 @@ export function planCopySpace(
 }
 
 /** Another shelf with the same measures, under this one; how high it lies is still to be measured. */
-export function planCopyShelf(
+export function opsForCopyingShelf(
   space: SpaceRow,
   shelf: ShelfRow,
   sort: number,

@@ -1,7 +1,7 @@
 import { applyCommand } from '../household/applyCommand';
 import type { Op } from '../household/command';
 import { AS_ADULT, sampleHome } from '../household/sampleHome.test-support';
-import { nooksWithin, planMoveBin, planRetireNook, standingAt } from './relocate';
+import { nooksWithin, opsForMovingBin, opsForRetiringNook, placeOf } from './relocate';
 
 function run(state: ReturnType<typeof sampleHome>, ops: Op[]): string {
   const applied = applyCommand(state, { id: 'c', intent: 't', occurredAt: '2026-11-24T08:00:00.000Z', ops }, AS_ADULT);
@@ -13,25 +13,25 @@ function run(state: ReturnType<typeof sampleHome>, ops: Op[]): string {
 describe('moving and retiring places', () => {
   it('knows where a bin comes to stand', () => {
     const state = sampleHome();
-    expect(standingAt(state, 'low')).toEqual({ shelfId: 'low', parentBinId: null });
-    expect(standingAt(state, 'bin')).toEqual({ shelfId: 'top', parentBinId: 'bin' });
-    expect(standingAt(state, 'rack')).toEqual({ shelfId: 'top', parentBinId: null });
-    expect(standingAt(state, 'nowhere')).toBeNull();
+    expect(placeOf(state, 'low')).toEqual({ shelfId: 'low', parentBinId: null });
+    expect(placeOf(state, 'bin')).toEqual({ shelfId: 'top', parentBinId: 'bin' });
+    expect(placeOf(state, 'rack')).toEqual({ shelfId: 'top', parentBinId: null });
+    expect(placeOf(state, 'nowhere')).toBeNull();
   });
 
   it('puts a moved bin last in its new row, never into itself', () => {
     const state = sampleHome();
-    expect(run(state, planMoveBin(state, state.get('bin', 'bin')!, 'bin2'))).toBe('ok');
+    expect(run(state, opsForMovingBin(state, state.get('bin', 'bin')!, 'bin2'))).toBe('ok');
     expect(nooksWithin(state, 'rack')).toEqual(['rack', 'top', 'bin2', 'bin', 'low']);
-    expect(planMoveBin(state, state.get('bin', 'bin2')!, 'bin')).toEqual([]);
+    expect(opsForMovingBin(state, state.get('bin', 'bin2')!, 'bin')).toEqual([]);
   });
 
   it('asks where the stock goes before anything is retired', () => {
     const state = sampleHome();
-    expect(planRetireNook(state, 'bin', null)).toBeNull();
-    expect(planRetireNook(state, 'top', 'bin')).toBeNull();
-    expect(run(state, planRetireNook(state, 'bin2', null)!)).toBe('ok');
-    expect(run(state, planRetireNook(state, 'top', 'low')!)).toBe('ok');
+    expect(opsForRetiringNook(state, 'bin', null)).toBeNull();
+    expect(opsForRetiringNook(state, 'top', 'bin')).toBeNull();
+    expect(run(state, opsForRetiringNook(state, 'bin2', null)!)).toBe('ok');
+    expect(run(state, opsForRetiringNook(state, 'top', 'low')!)).toBe('ok');
     expect(state.binsIn('low').map(({ id }) => id)).toEqual(['bin']);
     expect(state.lotsIn('bin')).toHaveLength(1);
     expect(state.shelvesOf('rack').map(({ id }) => id)).toEqual(['low']);
@@ -43,7 +43,7 @@ describe('moving and retiring places', () => {
       { op: 'change', entity: 'lot', id: 'lot', fields: { nookId: 'bin2' } },
       { op: 'retire', entity: 'bin', id: 'bin' },
     ]);
-    expect(planRetireNook(state, 'rack', null)).toBeNull();
+    expect(opsForRetiringNook(state, 'rack', null)).toBeNull();
     run(state, [
       {
         op: 'event',
@@ -59,7 +59,7 @@ describe('moving and retiring places', () => {
       },
       { op: 'retire', entity: 'bin', id: 'bin2' },
     ]);
-    expect(run(state, planRetireNook(state, 'rack', null)!)).toBe('ok');
+    expect(run(state, opsForRetiringNook(state, 'rack', null)!)).toBe('ok');
     expect(state.all('space')).toEqual([]);
   });
 });

@@ -1,7 +1,7 @@
 import type { HouseholdState, Op, BinRow } from '../household';
 
 /** Where a bin can stand: on a shelf, or in another bin. */
-interface Standing {
+interface Placement {
   shelfId: string;
   parentBinId: string | null;
 }
@@ -10,7 +10,7 @@ interface Standing {
  * Where a bin comes to stand when someone says "into there".
  * @returns null when there is no shelf: a space without shelves, or an unknown nook
  */
-export function standingAt(state: HouseholdState, nookId: string): Standing | null {
+export function placeOf(state: HouseholdState, nookId: string): Placement | null {
   const nook = state.nook(nookId);
   if (!nook || nook.row.retired) return null;
   if (nook.kind === 'bin') return { shelfId: nook.row.shelfId, parentBinId: nook.row.id };
@@ -29,8 +29,8 @@ export function nooksWithin(state: HouseholdState, nookId: string): string[] {
 }
 
 /** Moves a bin, with all that is in it, to the end of the row at its new place. Empty when it cannot stand there. */
-export function planMoveBin(state: HouseholdState, bin: BinRow, toNookId: string): Op[] {
-  const standing = standingAt(state, toNookId);
+export function opsForMovingBin(state: HouseholdState, bin: BinRow, toNookId: string): Op[] {
+  const standing = placeOf(state, toNookId);
   if (!standing || nooksWithin(state, bin.id).includes(toNookId)) return [];
   const last = state.binsIn(standing.parentBinId ?? standing.shelfId).at(-1);
   const sort = (last?.sort ?? -1) + 1;
@@ -43,7 +43,7 @@ export function planMoveBin(state: HouseholdState, bin: BinRow, toNookId: string
  * @param toNookId where what it holds goes: its lots as they are, its bins with their contents. Null when it is empty.
  * @returns the operations in order; null when `toNookId` lies inside the nook itself or cannot take bins
  */
-export function planRetireNook(state: HouseholdState, nookId: string, toNookId: string | null): Op[] | null {
+export function opsForRetiringNook(state: HouseholdState, nookId: string, toNookId: string | null): Op[] | null {
   const nook = state.nook(nookId);
   if (!nook) return null;
   const within = nooksWithin(state, nookId);
@@ -57,7 +57,7 @@ export function planRetireNook(state: HouseholdState, nookId: string, toNookId: 
     }
     for (const bin of state.binsIn(place)) {
       if (toNookId === null) return null;
-      const move = planMoveBin(state, bin, toNookId);
+      const move = opsForMovingBin(state, bin, toNookId);
       if (move.length === 0) return null;
       ops.push(...move);
     }

@@ -19,8 +19,8 @@ import {
   disposalCaution,
   LEAVING_REASON,
   listText,
-  planFinish,
-  planVerdict,
+  opsForFinishing,
+  opsForVerdict,
   suggestHome,
 } from '../sort/clearOut';
 import { findContradictions, readingsAgree } from '../measure/contradictions';
@@ -29,11 +29,11 @@ import {
   BARE_SHELF_BUILD,
   BARE_SPACE_BUILD,
   measureQuestions,
-  planMeasure,
-  planMoveShelf,
+  opsForMeasuring,
+  opsForMovingShelf,
   restingHeight,
 } from '../measure/measureQuestions';
-import { planCopyShelf, planCopySpace, planFromPattern, SPACE_PATTERNS } from './patterns';
+import { opsForCopyingShelf, opsForCopyingSpace, opsFromPattern, SPACE_PATTERNS } from './patterns';
 import { readCode } from '../base/nookCode';
 
 const base = (id: string) => ({ id, seq: 1, retired: false });
@@ -110,7 +110,10 @@ describe('measuring one question after the other', () => {
     const state = measured({}, [{}]);
     const answers = { length: 1234, height: 77, mass: 5000, hinge: 'left', yes_no: true, surface: 'wire' } as const;
     for (const question of measureQuestions(state.get('space', 'rack')!, state.shelvesOf('rack')))
-      run(state, planMeasure(state.get('space', 'rack')!, state.shelvesOf('rack'), question, answers[question.answer]));
+      run(
+        state,
+        opsForMeasuring(state.get('space', 'rack')!, state.shelvesOf('rack'), question, answers[question.answer]),
+      );
     for (const question of measureQuestions(state.get('space', 'rack')!, state.shelvesOf('rack')))
       expect(question.value).toBe(answers[question.answer]);
   });
@@ -124,7 +127,7 @@ describe('measuring one question after the other', () => {
     expect((restingHeight(space, upper!, 9777) - 1200) % 320).toBe(0);
     expect(Math.abs(restingHeight(space, upper!, 9777) - 9777)).toBeLessThanOrEqual(160);
     expect(restingHeight(space, lower!, 4433)).toBe(4450);
-    run(state, planMoveShelf(space, state.shelvesOf('rack'), upper!, 8880));
+    run(state, opsForMovingShelf(space, state.shelvesOf('rack'), upper!, 8880));
     expect(state.get('shelf', 's0')).toMatchObject({ bottomTenthMm: 8880, heightTenthMm: 20_000 - 8880 });
     expect(state.get('shelf', 's1')).toMatchObject({ heightTenthMm: 8880 - 180 - 4400 });
   });
@@ -135,7 +138,7 @@ describe('made-up patterns and copies', () => {
     '%s: agrees with itself, every shelf can be computed with, every code is valid',
     (_, pattern) => {
       const state = measured({}, []);
-      const { spaceId, ops } = planFromPattern(
+      const { spaceId, ops } = opsFromPattern(
         pattern,
         { roomId: 'loft', name: 'Net store', sort: 1 },
         state.codesInUse(),
@@ -151,7 +154,7 @@ describe('made-up patterns and copies', () => {
   );
   it('a copied space has the measures and none of the codes; a copied shelf is still to be placed', () => {
     const state = measured({}, [{ widthTenthMm: 17_000, bottomTenthMm: 500 }]);
-    const { spaceId, ops } = planCopySpace(
+    const { spaceId, ops } = opsForCopyingSpace(
       state.get('space', 'rack')!,
       state.shelvesOf('rack'),
       'Rack 3',
@@ -165,7 +168,7 @@ describe('made-up patterns and copies', () => {
     expect(copy.code).not.toBe(state.get('shelf', 's0')!.code);
     run(
       state,
-      planCopyShelf(state.get('space', 'rack')!, state.get('shelf', 's0')!, 9, state.codesInUse(), context.newId),
+      opsForCopyingShelf(state.get('space', 'rack')!, state.get('shelf', 's0')!, 9, state.codesInUse(), context.newId),
     );
     expect(state.shelvesOf('rack').at(-1)).toMatchObject({ widthTenthMm: 17_000, bottomTenthMm: null, sort: 9 });
   });
@@ -232,10 +235,10 @@ describe('a round of emptying a space', () => {
     ]);
     const round = () => clearOutState(state, state.get('clear_out', 'round')!);
     expect(round().undecided).toHaveLength(lots.length);
-    run(state, planVerdict(round(), lots[0]!, 'keep', null, context));
-    run(state, planVerdict(round(), lots[0]!, 'give_away', null, context));
+    run(state, opsForVerdict(round(), lots[0]!, 'keep', null, context));
+    run(state, opsForVerdict(round(), lots[0]!, 'give_away', null, context));
     expect(state.verdictsOf('round')).toHaveLength(1);
-    const ops = planFinish(state, round(), context);
+    const ops = opsForFinishing(state, round(), context);
     const events = ops.flatMap((op) => (op.op === 'event' ? [op.event] : []));
     expect(events).toEqual([
       expect.objectContaining({
@@ -264,13 +267,13 @@ describe('a round of emptying a space', () => {
       },
     ]);
     const round = () => clearOutState(state, state.get('clear_out', 'empty')!);
-    run(state, planVerdict(round(), lot, 'empty_package', null, context));
+    run(state, opsForVerdict(round(), lot, 'empty_package', null, context));
     expect(
       stockOf(state)
         .lowItems()
         .map(({ item }) => item.id),
     ).not.toContain(lot.itemId);
-    run(state, planFinish(state, round(), context));
+    run(state, opsForFinishing(state, round(), context));
     expect(
       stockOf(state)
         .lowItems()

@@ -33,7 +33,7 @@ export const SPACE_KINDS = [
 export type SpaceKind = (typeof SPACE_KINDS)[number];
 
 /** By what the things of a space are grouped. */
-export const SCHOOLS = [
+export const GROUPINGS = [
   'kind',
   'season',
   'colour',
@@ -45,7 +45,7 @@ export const SCHOOLS = [
   'order',
   'frequency',
 ] as const;
-export type School = (typeof SCHOOLS)[number];
+export type GroupBy = (typeof GROUPINGS)[number];
 
 /** A measure inside a build or a plan: may have a fraction where it was computed. */
 export const measure = decimal(0, LARGEST_LENGTH_TENTH_MM);
@@ -76,7 +76,7 @@ const spaceBuild = record({
   boardTenthMm: orNull(length()),
   loadGrams: orNull(mass),
   obstacles: listOf(obstacle, 20),
-  school: orNull(oneOf(...SCHOOLS)),
+  school: orNull(oneOf(...GROUPINGS)),
 });
 export type SpaceBuild = Holds<typeof spaceBuild>;
 

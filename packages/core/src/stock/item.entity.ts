@@ -17,7 +17,7 @@ import {
   type Holds,
 } from '../definition';
 import { LARGEST_LENGTH_TENTH_MM } from '../base';
-import { SCHOOLS } from '../spaces/space.entity';
+import { GROUPINGS } from '../spaces/space.entity';
 
 const words = listOf(text(1, 60), 40);
 const side = decimal(1, LARGEST_LENGTH_TENTH_MM);
@@ -45,7 +45,7 @@ const traits = record({
   weightGrams: orNull(mass),
   volumeMl: orNull(volume),
   textile: orNull(textile),
-  groups: mapOf(SCHOOLS, text(1, 120)),
+  groups: mapOf(GROUPINGS, text(1, 120)),
 });
 export type ItemTraits = Holds<typeof traits>;
 

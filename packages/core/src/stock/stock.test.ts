@@ -3,19 +3,19 @@ import { stockOf } from './StockView';
 import {
   lotFieldsOf,
   oldestFirst,
-  planDiscard,
-  planFreeze,
-  planMove,
-  planOpen,
-  planPutIn,
-  planTake,
-} from './stockPlans';
+  opsForDiscarding,
+  opsForFreezing,
+  opsForMoving,
+  opsForOpening,
+  opsForPuttingIn,
+  opsForTaking,
+} from './stockOps';
 import { AS_ADULT, idMaker, itemFields, lotFields, lotRow, sampleHome } from '../household/sampleHome.test-support';
 import { applyCommand } from '../household/applyCommand';
 import { pluralUnit } from '../base/units';
 
 const context = { newId: idMaker(), now: '2026-11-24T08:00:00.000Z', today: '2026-11-24' };
-const apply = (state: ReturnType<typeof sampleHome>, ops: ReturnType<typeof planTake>): void => {
+const apply = (state: ReturnType<typeof sampleHome>, ops: ReturnType<typeof opsForTaking>): void => {
   const applied = applyCommand(state, { id: 'c', intent: 't', occurredAt: context.now, ops }, AS_ADULT);
   if (!applied.ok) throw new Error(applied.refusal.kind);
   for (const row of applied.changed) state.put(row);
@@ -71,7 +71,7 @@ describe('what to use first', () => {
   });
 
   it('takes across lots and asks for a count when more is taken than known', () => {
-    const ops = planTake(
+    const ops = opsForTaking(
       [lotRow('a', { quantityThousandths: 2000 }), lotRow('b', { quantityThousandths: 3000 })],
       6000,
       context,
@@ -86,7 +86,7 @@ describe('what to use first', () => {
 describe('plans', () => {
   it('opens one of several: it becomes a lot of its own', () => {
     const state = sampleHome();
-    apply(state, planOpen(state.get('lot', 'lot')!, 1000, state.lotsIn('bin'), context));
+    apply(state, opsForOpening(state.get('lot', 'lot')!, 1000, state.lotsIn('bin'), context));
     const lots = state.lotsIn('bin').map((lot) => [lot.openedOn, lot.quantityThousandths]);
     expect(lots).toEqual(
       expect.arrayContaining([
@@ -98,30 +98,30 @@ describe('plans', () => {
 
   it('moves into an equal lot when there is one', () => {
     const state = sampleHome();
-    apply(state, planPutIn(lotFields({ nookId: 'bin2' }), 5000, [], context));
-    apply(state, planMove(state.get('lot', 'lot')!, 4000, 'bin2', state.lotsIn('bin2'), context));
+    apply(state, opsForPuttingIn(lotFields({ nookId: 'bin2' }), 5000, [], context));
+    apply(state, opsForMoving(state.get('lot', 'lot')!, 4000, 'bin2', state.lotsIn('bin2'), context));
     expect(state.lotsIn('bin2').map((lot) => lot.quantityThousandths)).toEqual([9000]);
     expect(state.get('lot', 'lot')!.quantityThousandths).toBe(20_000);
-    expect(planMove(state.get('lot', 'lot')!, 4000, 'bin', [], context)).toEqual([]);
+    expect(opsForMoving(state.get('lot', 'lot')!, 4000, 'bin', [], context)).toEqual([]);
   });
 
   it('freezes into another place with today as its day', () => {
     const state = sampleHome();
-    apply(state, planFreeze(state.get('lot', 'lot')!, 2000, 'low', [], context));
+    apply(state, opsForFreezing(state.get('lot', 'lot')!, 2000, 'low', [], context));
     expect(lotFieldsOf(state.lotsIn('low')[0]!)).toMatchObject({ frozenOn: '2026-11-24', nookId: 'low' });
   });
 
   it('opening or freezing twice does not start a clock anew', () => {
     const open = lotRow('a', { openedOn: '2026-11-20' });
-    expect(planOpen(open, 1000, [], context)).toEqual([]);
+    expect(opsForOpening(open, 1000, [], context)).toEqual([]);
     const state = sampleHome();
     state.put({ entity: 'lot', row: lotRow('lot', { frozenOn: '2026-09-01' }) });
-    apply(state, planFreeze(state.get('lot', 'lot')!, 2000, 'low', [], context));
+    apply(state, opsForFreezing(state.get('lot', 'lot')!, 2000, 'low', [], context));
     expect(state.lotsIn('low')[0]).toMatchObject({ frozenOn: '2026-09-01' });
   });
 
   it('discards with its reason', () => {
-    expect(planDiscard(lotRow('a'), 1000, 'expired', context)).toMatchObject([
+    expect(opsForDiscarding(lotRow('a'), 1000, 'expired', context)).toMatchObject([
       { event: { kind: 'discarded', reason: 'expired' } },
     ]);
   });

@@ -2,9 +2,9 @@ import 'fake-indexeddb/auto';
 import type { ChangePage, CommandAnswer } from '@ours/contracts';
 import {
   foldLedger,
-  planCount,
-  planPutIn,
-  planTake,
+  opsForCounting,
+  opsForPuttingIn,
+  opsForTaking,
   seededRandom,
   type Command,
   type LedgerEvent,
@@ -19,7 +19,7 @@ import { ID, lotRow, sampleRows } from './sampleRows.test-support';
 
 const context = () => ({ newId: () => uuidv7(), now: new Date().toISOString(), today: '2026-11-24' });
 const take = (store: HouseholdStore, amount: number): Op[] =>
-  planTake([store.state.get('lot', ID.lot)!], amount * 1000, context());
+  opsForTaking([store.state.get('lot', ID.lot)!], amount * 1000, context());
 const left = (store: HouseholdStore): number => store.state.get('lot', ID.lot)!.quantityThousandths / 1000;
 
 const CELLAR = uuidv7();
@@ -322,7 +322,7 @@ describe('taking back on the device', () => {
       await store.run(outcome.undo.intent, outcome.undo.ops, outcome.undo.undoes ?? null);
     };
     const lot = () => store.state.get('lot', ID.lot)!;
-    const counted = await store.run('stock_counted', planCount(lot(), 7000, context()));
+    const counted = await store.run('stock_counted', opsForCounting(lot(), 7000, context()));
     await undo(counted);
     expect(lot()).toMatchObject({ quantityThousandths: 24_000, countedAt: null, pleaseCount: false });
     const taken = await store.run('stock_taken', take(store, 30));
@@ -353,9 +353,9 @@ describe('taking back on the device', () => {
       const back = random() < 0.35 ? undos.splice(whole(undos.length), 1)[0] : undefined;
       const amount = 1000 * (1 + whole(20));
       const kinds = [
-        () => planTake([lot], amount, context()),
-        () => planCount(lot, amount, context()),
-        () => planPutIn(lot, amount, [lot], context()),
+        () => opsForTaking([lot], amount, context()),
+        () => opsForCounting(lot, amount, context()),
+        () => opsForPuttingIn(lot, amount, [lot], context()),
       ];
       const ops = back ? back.ops : kinds[whole(3)]!();
       const outcome = await store.run(back ? 'undone' : 'stock_changed', ops, back?.undoes ?? null);

@@ -10,7 +10,7 @@ import {
 import { useState } from 'react';
 import { XStack } from 'tamagui';
 import { v7 as uuidv7 } from 'uuid';
-import { useDo } from '@/home/useRunCommand';
+import { useRunCommand } from '@/home/useRunCommand';
 import { useHome } from '@/home/useHome';
 import { Button } from '@/kit/press/Button';
 import { Choices } from '@/kit/form/Choices';
@@ -45,7 +45,7 @@ const MORE: Column[] = (Object.keys(LABELS) as Column[]).filter((column) => !FIR
 
 /** One kind of container: three measures are enough to begin with. */
 export function ContainerDialog({ container, onClose }: { container: ContainerRow | null; onClose: () => void }) {
-  const doIt = useDo();
+  const runCommand = useRunCommand();
   const { unit } = useHome();
   const [start] = useState<Record<string, string>>(() =>
     container ? inHomeUnit(container, unit) : { kind: 'closed', owned: '1' },
@@ -62,7 +62,7 @@ export function ContainerDialog({ container, onClose }: { container: ContainerRo
     if (!reading.ok) return setProblem(reading.problem);
     const { fields } = reading;
     onClose();
-    void doIt(
+    void runCommand(
       container ? 'container_changed' : 'container_added',
       [
         container
@@ -149,7 +149,7 @@ export function ContainerDialog({ container, onClose }: { container: ContainerRo
           label="No longer in the house"
           onPress={() => {
             onClose();
-            void doIt(
+            void runCommand(
               'container_removed',
               [{ op: 'retire', entity: 'container', id: container.id }],
               `Removed: ${container.name}.`,

@@ -15,14 +15,14 @@ import { useState } from 'react';
 import { YStack, XStack } from 'tamagui';
 import { v7 as uuidv7 } from 'uuid';
 import { useHousehold } from '@/home/HouseholdProvider';
-import { useDo } from '@/home/useRunCommand';
+import { useRunCommand } from '@/home/useRunCommand';
 import { useHome } from '@/home/useHome';
 import { pickTextFile, saveFile } from '@/kit/files';
 import { Button } from '@/kit/press/Button';
 import { Plus } from '@/kit/press/icons';
 import { ListHeading, ListRow } from '@/kit/layout/ListRow';
 import { Screen } from '@/kit/layout/Screen';
-import { Small, Strong, Words } from '@/kit/text/Text';
+import { Small, Strong, Text } from '@/kit/text/Text';
 import { ContainerDialog } from './ContainerDialog';
 import { sizeWords } from '@/features/fit/words';
 
@@ -30,7 +30,7 @@ const MOST_ROWS = 400;
 
 /** What the home owns to put things in, what of it is free, and what could be bought. */
 export function ContainersScreen() {
-  const doIt = useDo();
+  const runCommand = useRunCommand();
   const { unit, currency } = useHome();
   const [open, setOpen] = useState<ContainerRow | 'new' | null>(null);
   const [problems, setProblems] = useState<string[]>([]);
@@ -84,7 +84,7 @@ export function ContainersScreen() {
     if (data.length === 0)
       found.push(`No rows were read; the first line names the columns: ${CONTAINER_COLUMNS.slice(0, 7).join(', ')} …`);
     setProblems(found);
-    await doIt('containers_read', ops, `Read: ${ops.length} ${ops.length === 1 ? 'container' : 'containers'}.`);
+    await runCommand('containers_read', ops, `Read: ${ops.length} ${ops.length === 1 ? 'container' : 'containers'}.`);
   };
   return (
     <Screen title="Containers" back="/nooks" right={<Button icon={Plus} label="Add" onPress={() => setOpen('new')} />}>
@@ -100,18 +100,18 @@ export function ContainersScreen() {
           role="alert"
         >
           {problems.slice(0, 8).map((problem) => (
-            <Words key={problem} color="$late">
+            <Text key={problem} color="$late">
               {problem}
-            </Words>
+            </Text>
           ))}
-          {problems.length > 8 ? <Words color="$late">{`And ${problems.length - 8} more.`}</Words> : null}
+          {problems.length > 8 ? <Text color="$late">{`And ${problems.length - 8} more.`}</Text> : null}
         </YStack>
       ) : null}
       {rows.length === 0 ? (
-        <Words padding={16}>
+        <Text padding={16}>
           None yet. Begin with what is in the house: measure one box of each kind, outside, at the top. Boxes that came
           for free count.
-        </Words>
+        </Text>
       ) : null}
       <ListHeading title="In the house and for sale" remark={rows.length === 0 ? undefined : `${rows.length} kinds`} />
       {rows.map(({ container, free, inUse }) => (

@@ -19,7 +19,7 @@ import { useHome } from '@/home/useHome';
 import { Choices } from '@/kit/form/Choices';
 import { Field } from '@/kit/form/Field';
 import { ListHeading } from '@/kit/layout/ListRow';
-import { Small, Strong, Words } from '@/kit/text/Text';
+import { Small, Strong, Text } from '@/kit/text/Text';
 
 type What = 'dividers' | 'liners' | 'risers';
 
@@ -141,12 +141,12 @@ function Bars({ plan, unit, stock }: { plan: CutPlan; unit: LengthUnit; stock: n
         text={`A strip of ${formatLength(plan.tooLong[0]!.length, unit)} cannot be cut from ${formatLength(stock, unit)}.`}
       />
     );
-  if (plan.bars.length === 0) return <Words>Nothing to cut.</Words>;
+  if (plan.bars.length === 0) return <Text>Nothing to cut.</Text>;
   return (
     <YStack gap={2}>
-      <Words>
+      <Text>
         {`${plan.bars.length} ${plan.bars.length === 1 ? 'strip' : 'strips'} of ${formatLength(stock, unit)}, ${plan.fewest ? 'the fewest possible' : 'the fewest found'}; ${formatLength(plan.waste, unit)} left over.`}
-      </Words>
+      </Text>
       {plan.bars.map((bar, at) => (
         <Small
           key={at}
@@ -243,7 +243,7 @@ function Risers({ unit }: { unit: LengthUnit }) {
 }
 
 const Problem = ({ text }: { text: string }) => (
-  <Words color="$late" role="alert">
+  <Text color="$late" role="alert">
     {text}
-  </Words>
+  </Text>
 );

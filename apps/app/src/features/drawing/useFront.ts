@@ -9,7 +9,7 @@ import {
   type SpaceRow,
 } from '@ours/core';
 import { useHousehold } from '@/home/HouseholdProvider';
-import { today } from '@/home/planContext';
+import { today } from '@/home/opContext';
 
 /** A space's drawing with what is in each of its nooks. The same object while it would be drawn the same. */
 export interface Front {

@@ -4,7 +4,7 @@ import {
   isMeasure,
   oldestFirst,
   placePath,
-  planTake,
+  opsForTaking,
   type Found,
   type ItemRow,
   type LotRow,
@@ -13,8 +13,8 @@ import { useRouter } from 'expo-router';
 import { useCallback, useDeferredValue, useMemo, useState } from 'react';
 import { XStack, YStack, Text, useMedia } from 'tamagui';
 import { useHousehold } from '@/home/HouseholdProvider';
-import { planContext, today } from '@/home/planContext';
-import { useDo } from '@/home/useRunCommand';
+import { opContext, today } from '@/home/opContext';
+import { useRunCommand } from '@/home/useRunCommand';
 import { Button } from '@/kit/press/Button';
 import { Plate } from '@/kit/text/Plate';
 import { useContentWidth } from '@/kit/layout/useContentWidth';
@@ -35,7 +35,7 @@ export function Answer({ found, query }: { found: Found; query: string }) {
 }
 
 function ItemAnswer({ item, lots, query }: { item: ItemRow; lots: readonly LotRow[]; query: string }) {
-  const doIt = useDo();
+  const runCommand = useRunCommand();
   const router = useRouter();
   const [editing, setEditing] = useState(false);
   const [taking, setTaking] = useState<string | null>(null);
@@ -68,7 +68,7 @@ function ItemAnswer({ item, lots, query }: { item: ItemRow; lots: readonly LotRo
               if (measured) return setTaking(first.id);
               const one = Math.min(1000, first.quantityThousandths);
               const done = `Taken: ${amountWords(one, item.unit)} ${item.name}.`;
-              void doIt('stock_taken', planTake(here, one, planContext()), done);
+              void runCommand('stock_taken', opsForTaking(here, one, opContext()), done);
             }}
           />
         ) : null}

@@ -5,14 +5,14 @@ import { Platform, type TextInput } from 'react-native';
 import { useMedia, XStack, YStack } from 'tamagui';
 import { useHousehold, useHouseholdContext } from '@/home/HouseholdProvider';
 import { recentNooks } from '@/home/recent';
-import { today } from '@/home/planContext';
+import { today } from '@/home/opContext';
 import { Button } from '@/kit/press/Button';
 import { Field } from '@/kit/form/Field';
 import { Settings } from '@/kit/press/icons';
 import { ListHeading } from '@/kit/layout/ListRow';
 import { Screen } from '@/kit/layout/Screen';
 import { useContentWidth } from '@/kit/layout/useContentWidth';
-import { Heading, Small, Words } from '@/kit/text/Text';
+import { Heading, Small, Text } from '@/kit/text/Text';
 import { SpaceCard } from '@/features/spaces';
 import { DueRow, LowRow } from '@/features/stock';
 import { Answer } from './Answer';
@@ -105,10 +105,10 @@ const Results = memo(function Results({
     return (
       <YStack padding={16} gap={6}>
         <Heading>Nothing is called “{query.trim()}”.</Heading>
-        <Words color="$second">
+        <Text color="$second">
           Try another word for it, a #tag or the code on the bin. What you find under another name can get this one as a
           second name.
-        </Words>
+        </Text>
       </YStack>
     );
   }
@@ -195,7 +195,7 @@ const Overview = memo(function Overview() {
       ) : null}
       {hasItems ? null : (
         <YStack padding={16} gap={8}>
-          <Words>Nothing is recorded yet. Stand at a bin and say what is in it, line after line.</Words>
+          <Text>Nothing is recorded yet. Stand at a bin and say what is in it, line after line.</Text>
           <Button kind="primary" label="Record what is there" onPress={() => router.push('/record')} />
         </YStack>
       )}
@@ -222,10 +222,10 @@ function Start() {
   return (
     <YStack padding={16} gap={12}>
       <Heading>Start with one cupboard.</Heading>
-      <Words>
+      <Text>
         Draw it with its shelves and bins, then say what is in each bin, line after line. After that, anything is found
         from here.
-      </Words>
+      </Text>
       <Button kind="primary" label="Set up a cupboard" onPress={() => router.push('/space/new')} />
       <Small>Measures can wait; without them it is drawn in even shares.</Small>
     </YStack>

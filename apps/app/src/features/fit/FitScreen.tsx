@@ -7,7 +7,7 @@ import {
   formatMass,
   freeCount,
   modelSpace,
-  planMoveShelf,
+  opsForMovingShelf,
   spaceLoad,
   type ContainerFit,
   type Remedy,
@@ -16,7 +16,7 @@ import { useLocalSearchParams, useRouter } from 'expo-router';
 import { useCallback, useMemo, useState } from 'react';
 import { useMedia, XStack, YStack } from 'tamagui';
 import { useHousehold } from '@/home/HouseholdProvider';
-import { useDo } from '@/home/useRunCommand';
+import { useRunCommand } from '@/home/useRunCommand';
 import { useHome } from '@/home/useHome';
 import { Button } from '@/kit/press/Button';
 import { Choices } from '@/kit/form/Choices';
@@ -24,7 +24,7 @@ import { ListHeading, ListRow } from '@/kit/layout/ListRow';
 import { Screen } from '@/kit/layout/Screen';
 import { StepNav } from '@/kit/layout/StepNav';
 import { useContentWidth } from '@/kit/layout/useContentWidth';
-import { Small, Strong, Words } from '@/kit/text/Text';
+import { Small, Strong, Text } from '@/kit/text/Text';
 import { planSteps } from '@/home/planSteps';
 import { FloorView } from './FloorView';
 import { LoadBar } from './LoadBar';
@@ -61,7 +61,7 @@ export function FitScreen() {
     container?: string;
   }>();
   const router = useRouter();
-  const doIt = useDo();
+  const runCommand = useRunCommand();
   const { unit } = useHome();
   const { gtMd } = useMedia();
   const content = useContentWidth();
@@ -108,7 +108,7 @@ export function FitScreen() {
   if (!space || !found) {
     return (
       <Screen title="Not here" back="/nooks">
-        <Words padding={16}>This place is not there, or no longer. Look for it under Nooks.</Words>
+        <Text padding={16}>This place is not there, or no longer. Look for it under Nooks.</Text>
       </Screen>
     );
   }
@@ -122,7 +122,7 @@ export function FitScreen() {
       <Screen title="Try the fit" sub={space.name} back={`/space/${space.id}`}>
         {steps}
         <YStack padding={16} gap={12}>
-          <Words>No shelf here is measured yet. Width, depth and height of one are enough to begin.</Words>
+          <Text>No shelf here is measured yet. Width, depth and height of one are enough to begin.</Text>
           <Button kind="primary" label="Measure" onPress={() => router.replace(`/space/${space.id}/measure`)} />
         </YStack>
       </Screen>
@@ -135,9 +135,9 @@ export function FitScreen() {
     const pitch = model.holes?.pitch ?? 0;
     if (!shelf || shelf.bottomTenthMm === null) return;
     const to = shelf.bottomTenthMm + (remedy.kind === 'raise_above' ? 1 : -1) * remedy.holes * pitch;
-    void doIt(
+    void runCommand(
       'shelf_moved',
-      planMoveShelf(space, state.shelvesOf(space.id), shelf, to),
+      opsForMovingShelf(space, state.shelvesOf(space.id), shelf, to),
       `Moved on the plan: ${describeShelf(state, shelf)}.`,
     );
   };
@@ -167,15 +167,15 @@ export function FitScreen() {
         <Strong fontSize={18} lineHeight={24} role="heading" aria-level={2}>
           {fitHeadline(chosen.fit, chosen.free > 0 ? chosen.free : null)}
         </Strong>
-        <Words>
+        <Text>
           {chosen.container.name}, {sizeWords(chosen.container, unit)}.{' '}
           {chosen.fit.reasons.length > 0
             ? `Each is ${chosen.fit.reasons.map((one) => reasonWords(one, unit)).join(' and ')}. `
             : ''}
           {gapWords(chosen.fit, unit)}
-        </Words>
+        </Text>
         {chosen.fit.count > 0 && !chosen.fit.getsIn ? (
-          <Words color="$late">They would stand, but no straight way in was found.</Words>
+          <Text color="$late">They would stand, but no straight way in was found.</Text>
         ) : null}
         {chosen.fit.notes.map((note) => (
           <Small key={note.kind}>{noteWords(note, unit)}</Small>
@@ -213,7 +213,7 @@ export function FitScreen() {
       </XStack>
     </YStack>
   ) : (
-    <Words padding={16}>{picked ? 'Trying it …' : 'Choose a container below; the drawing shows how it stands.'}</Words>
+    <Text padding={16}>{picked ? 'Trying it …' : 'Choose a container below; the drawing shows how it stands.'}</Text>
   );
   const list = (
     <YStack>
@@ -229,7 +229,7 @@ export function FitScreen() {
       />
       {fits.length === 0 ? (
         <YStack padding={16} gap={10}>
-          <Words>Write down the boxes you own, shoe boxes too; then try them here.</Words>
+          <Text>Write down the boxes you own, shoe boxes too; then try them here.</Text>
           <Button label="Add containers" onPress={() => router.push('/containers')} />
         </YStack>
       ) : null}

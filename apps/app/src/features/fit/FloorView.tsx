@@ -1,4 +1,4 @@
-import { floorBox, type Compartment, type Standing } from '@ours/core';
+import { floorBox, type Compartment, type StandingBody } from '@ours/core';
 import Svg, { G, Line, Rect, Text as SvgText } from 'react-native-svg';
 import { YStack } from 'tamagui';
 import type { Palette } from '@/kit/theme/palette';
@@ -8,7 +8,7 @@ import { smallLength } from './words';
 
 export interface FloorBin {
   key: string;
-  body: Standing;
+  body: StandingBody;
   tag: string;
   name?: string;
   locked?: boolean;

@@ -32,7 +32,7 @@ describe('what is said of a fit', () => {
     expect(none.reasons.map((reason) => reasonWords(reason, 'metric'))).toEqual(['20 mm too high']);
   });
   it('at a slant it says the angle', () => {
-    const slant = { count: 2, how: 'slant', degrees: 19, reasons: [], most: false } as unknown as ContainerFit;
+    const slant = { count: 2, how: 'slant', degrees: 19, reasons: [], provenBest: false } as unknown as ContainerFit;
     expect(fitHeadline(slant, null)).toBe('Straight, none fits. Turned 19°, two do.');
   });
 });
@@ -47,7 +47,7 @@ describe('what is said of a plan', () => {
     bought: 2,
     stacked: 0,
     freeMl: 0,
-    most: false,
+    provenBest: false,
   };
   it('all housed, what is bought, what moves', () => {
     expect(planHeadline(factsOf(answer as never, 5), 'metric', 'EUR')).toBe(

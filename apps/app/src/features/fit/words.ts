@@ -83,9 +83,9 @@ export function fitHeadline(fit: ContainerFit, wanted: number | null): string {
 export const sureWords = (fit: ContainerFit): string =>
   fit.count === 0
     ? ''
-    : fit.most
+    : fit.provenBest
       ? 'The most possible.'
-      : fit.mostStraight
+      : fit.provenStraight
         ? 'No more stand straight; at a slant was not ruled out.'
         : 'The best found; perhaps not the most.';
 

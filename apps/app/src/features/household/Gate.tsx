@@ -8,7 +8,7 @@ import { connectionWords } from '@/features/sync/words';
 import { Shell } from '@/home/Shell';
 import { SyncState } from '@/home/SyncState';
 import { ScreenCorner } from '@/kit/layout/Screen';
-import { Words } from '@/kit/text/Text';
+import { Text } from '@/kit/text/Text';
 
 const Message = ({ children }: { children: ReactNode }) => (
   <YStack flex={1} backgroundColor="$backgroundStrong" padding={20} gap={14} role="status">
@@ -17,15 +17,15 @@ const Message = ({ children }: { children: ReactNode }) => (
 );
 const Loading = () => (
   <Message>
-    <Words color="$second">Opening …</Words>
+    <Text color="$second">Opening …</Text>
   </Message>
 );
 const Failed = () => (
   <Message>
-    <Words>
+    <Text>
       This browser keeps no data for the app, so it cannot work here. Allow it to store data for this address (a private
       window often does not), then open it again.
-    </Words>
+    </Text>
   </Message>
 );
 
@@ -54,16 +54,16 @@ function FirstRead({ children }: { children: ReactNode }) {
   if (connection === 'connecting' || connection === 'online') {
     return (
       <Message>
-        <Words color="$second">Reading your home onto this device …</Words>
+        <Text color="$second">Reading your home onto this device …</Text>
       </Message>
     );
   }
   return (
     <Message>
-      <Words>
+      <Text>
         {connection === 'offline' ? 'The server cannot be reached.' : connectionWords(connection, false)} This device
         needs the server once, to read your home; after that it works without.
-      </Words>
+      </Text>
       <Button label="Try again" onPress={syncNow} />
     </Message>
   );

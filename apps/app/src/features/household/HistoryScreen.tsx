@@ -9,7 +9,7 @@ import { Button } from '@/kit/press/Button';
 import { ListRow } from '@/kit/layout/ListRow';
 import { Screen } from '@/kit/layout/Screen';
 import { useToast } from '@/kit/feedback/Toasts';
-import { Words } from '@/kit/text/Text';
+import { Text } from '@/kit/text/Text';
 
 /** Voiding events need fresh ids each time they are sent. */
 const renewed = (ops: readonly Op[]): Op[] =>
@@ -40,9 +40,9 @@ export function HistoryScreen() {
   };
   return (
     <Screen title="History" back="/household">
-      {isPending ? <Words padding={16}>Loading …</Words> : null}
-      {isError ? <Words padding={16}>The history is kept on the server and needs a signal.</Words> : null}
-      {data?.entries.length === 0 ? <Words padding={16}>Nothing has been done yet.</Words> : null}
+      {isPending ? <Text padding={16}>Loading …</Text> : null}
+      {isError ? <Text padding={16}>The history is kept on the server and needs a signal.</Text> : null}
+      {data?.entries.length === 0 ? <Text padding={16}>Nothing has been done yet.</Text> : null}
       {(data?.entries ?? []).map((entry) => (
         <ListRow
           key={entry.id}

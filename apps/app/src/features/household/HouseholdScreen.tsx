@@ -7,28 +7,28 @@ import { XStack, YStack } from 'tamagui';
 import { api, ProblemAnswer } from '@/data/api/api';
 import { useHousehold, useHouseholdContext } from '@/home/HouseholdProvider';
 import { useSession } from '@/home/SessionProvider';
-import { useDo } from '@/home/useRunCommand';
+import { useRunCommand } from '@/home/useRunCommand';
 import { Button } from '@/kit/press/Button';
 import { Choices } from '@/kit/form/Choices';
 import { Field } from '@/kit/form/Field';
 import { ListHeading, ListRow } from '@/kit/layout/ListRow';
 import { Screen } from '@/kit/layout/Screen';
 import { useThemeChoice } from '@/kit/theme/ThemeChoice';
-import { Mono, Small, Words } from '@/kit/text/Text';
+import { Mono, Small, Text } from '@/kit/text/Text';
 
 /** The home and its habits, the people, this account and its devices. */
 export function HouseholdScreen() {
   const { me, store } = useHouseholdContext();
   const { signOut } = useSession();
   const router = useRouter();
-  const doIt = useDo();
+  const runCommand = useRunCommand();
   const home = useHousehold(({ state }) => state.get('household', me.householdId));
   const people = useHousehold(({ state }) => state.all('person'));
   const waiting = useHousehold((snapshot) => snapshot.store.waiting.length + snapshot.store.refused.length);
   const [sure, setSure] = useState(false);
   const theme = useThemeChoice();
   const change = (fields: Partial<HouseholdFields>, done: string): void =>
-    void doIt('household_changed', [{ op: 'change', entity: 'household', id: me.householdId, fields }], done);
+    void runCommand('household_changed', [{ op: 'change', entity: 'household', id: me.householdId, fields }], done);
   const unit = home?.lengthUnit ?? 'metric';
   return (
     <Screen title={home?.name ?? me.householdName} back="/">
@@ -102,7 +102,7 @@ export function HouseholdScreen() {
           Signed in as {me.name}, {me.email}
         </Small>
         {sure && waiting > 0 ? (
-          <Words color="$late">{`${waiting} ${waiting === 1 ? 'change has' : 'changes have'} not been sent yet and would be lost on this device.`}</Words>
+          <Text color="$late">{`${waiting} ${waiting === 1 ? 'change has' : 'changes have'} not been sent yet and would be lost on this device.`}</Text>
         ) : null}
         <Button
           kind={sure ? 'danger' : 'plain'}
@@ -138,7 +138,7 @@ function Invite() {
     <YStack padding={16} gap={8}>
       {invite.data ? (
         <>
-          <Words>Give this code to the other adult. It works once, until {invite.data.expiresAt.slice(0, 10)}.</Words>
+          <Text>Give this code to the other adult. It works once, until {invite.data.expiresAt.slice(0, 10)}.</Text>
           <Mono fontSize={24} lineHeight={32} testID="invitation">
             {invite.data.code}
           </Mono>
@@ -146,7 +146,7 @@ function Invite() {
       ) : (
         <Button label="Invite another adult" onPress={() => invite.mutate()} />
       )}
-      {invite.isError ? <Words color="$late">The server cannot be reached; an invitation needs a signal.</Words> : null}
+      {invite.isError ? <Text color="$late">The server cannot be reached; an invitation needs a signal.</Text> : null}
     </YStack>
   );
 }
@@ -201,11 +201,11 @@ function Homes() {
           />
         )}
         {go.error ? (
-          <Words role="alert" color="$late">
+          <Text role="alert" color="$late">
             {go.error instanceof ProblemAnswer
               ? `${go.error.problem.detail.replace(/\.$/, '')}.`
               : 'The server cannot be reached; another home needs a signal.'}
-          </Words>
+          </Text>
         ) : null}
       </YStack>
     </>

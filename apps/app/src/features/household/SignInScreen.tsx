@@ -10,7 +10,7 @@ import { useSession } from '@/home/SessionProvider';
 import { Button } from '@/kit/press/Button';
 import { Choices } from '@/kit/form/Choices';
 import { Field } from '@/kit/form/Field';
-import { Small, Title, Words } from '@/kit/text/Text';
+import { Small, Title, Text } from '@/kit/text/Text';
 import { signInResolver, type SignInValues, type Way } from './signInRules';
 
 /** Signing in, starting a home, joining one, or looking at the demo home. */
@@ -79,7 +79,7 @@ export function SignInScreen() {
             <Title fontSize={30} lineHeight={36}>
               Every Nook
             </Title>
-            <Words>What is where at home, how many, and until when.</Words>
+            <Text>What is where at home, how many, and until when.</Text>
           </YStack>
           {status?.demo ? (
             <Button
@@ -116,9 +116,9 @@ export function SignInScreen() {
             ...(way === 'in' ? {} : { hint: `At least ${PASSWORD_LEAST} characters.` }),
           })}
           {problem ? (
-            <Words role="alert" color="$late">
+            <Text role="alert" color="$late">
               {problem}
-            </Words>
+            </Text>
           ) : null}
           <Button
             kind={status?.demo ? 'plain' : 'primary'}

@@ -1,8 +1,8 @@
 import {
   BARE_SPACE_BUILD,
   formatSize,
-  planCopyShelf,
-  planCopySpace,
+  opsForCopyingShelf,
+  opsForCopyingSpace,
   type LengthUnit,
   type MeasureQuestion,
   type Op,
@@ -43,16 +43,16 @@ export function MeasureList({ space, questions, names, current, unit, onPick, ch
   const owners = [...new Set(questions.map(({ id }) => id))];
   const obstacles = space.build?.obstacles ?? [];
   const copyShelf = (shelfId: string, state: { get: (entity: 'shelf', id: string) => unknown }): void => {
-    const shelf = state.get('shelf', shelfId) as Parameters<typeof planCopyShelf>[1] | undefined;
+    const shelf = state.get('shelf', shelfId) as Parameters<typeof opsForCopyingShelf>[1] | undefined;
     if (shelf)
       void change(
         'shelf_copied',
-        planCopyShelf(space, shelf, Math.max(0, ...sorts) + 1, inUse, () => uuidv7()),
+        opsForCopyingShelf(space, shelf, Math.max(0, ...sorts) + 1, inUse, () => uuidv7()),
       );
   };
   const state = useHousehold((snapshot) => snapshot.state);
   const copySpace = async (): Promise<void> => {
-    const { spaceId, ops } = planCopySpace(
+    const { spaceId, ops } = opsForCopyingSpace(
       space,
       state.shelvesOf(space.id),
       `${space.name}, copy`.slice(0, 120),

@@ -4,8 +4,8 @@ import {
   findContradictions,
   formatVolume,
   measureQuestions,
-  planMeasure,
-  planMoveShelf,
+  opsForMeasuring,
+  opsForMovingShelf,
   restingHeight,
   type MeasureAnswer,
   type MeasureQuestion,
@@ -21,7 +21,7 @@ import { Redo, Undo } from '@/kit/press/icons';
 import { Screen } from '@/kit/layout/Screen';
 import { StepNav } from '@/kit/layout/StepNav';
 import { useContentWidth } from '@/kit/layout/useContentWidth';
-import { Small, Words } from '@/kit/text/Text';
+import { Small, Text } from '@/kit/text/Text';
 import { OpenDoorView, useFront, type Front } from '@/features/drawing';
 import { planSteps } from '@/home/planSteps';
 import { MeasureList } from './MeasureList';
@@ -36,7 +36,7 @@ export function MeasureScreen() {
   if (!front)
     return (
       <Screen title="Not here" back="/nooks">
-        <Words padding={16}>This place is not there, or no longer. Look for it under Nooks.</Words>
+        <Text padding={16}>This place is not there, or no longer. Look for it under Nooks.</Text>
       </Screen>
     );
   return <Measuring key={id} front={front} />;
@@ -72,7 +72,7 @@ function Measuring({ front }: { front: Front }) {
   const question = questions[Math.min(at, questions.length - 1)];
   const save = async (one: MeasureQuestion, value: MeasureAnswer): Promise<boolean> => {
     setMeasured((before) => [...before, `${one.id}/${one.key}`]);
-    return history.change('measured', planMeasure(space, shelves, one, value));
+    return history.change('measured', opsForMeasuring(space, shelves, one, value));
   };
   const width = gtMd ? content - 420 - 16 : content;
   const chosen = question?.of === 'shelf' ? question.id : null;
@@ -88,7 +88,7 @@ function Measuring({ front }: { front: Front }) {
           if (shelf)
             void history.change(
               'shelf_moved',
-              planMoveShelf(space, shelves, shelf, restingHeight(space, shelf, wanted)),
+              opsForMovingShelf(space, shelves, shelf, restingHeight(space, shelf, wanted)),
             );
         }}
       >
@@ -124,7 +124,7 @@ function Measuring({ front }: { front: Front }) {
           borderColor="$late"
           backgroundColor="$lateTint"
         >
-          <Words color="$late">{text}</Words>
+          <Text color="$late">{text}</Text>
         </XStack>
       ))}
       {question ? (

@@ -13,7 +13,7 @@ import { XStack, YStack } from 'tamagui';
 import { Button } from '@/kit/press/Button';
 import { Choices } from '@/kit/form/Choices';
 import { Field } from '@/kit/form/Field';
-import { Small, Strong, Words } from '@/kit/text/Text';
+import { Small, Strong, Text } from '@/kit/text/Text';
 import { answerWords, questionWords } from './words';
 
 interface Props {
@@ -78,9 +78,9 @@ export function QuestionCard({ question, where, progress, unit, isGuess, onSave,
       </XStack>
       {second !== null && typeof question.value === 'number' ? (
         <YStack gap={8} role="alert">
-          <Words>
+          <Text>
             Two readings: {write(question.value)} before, {write(second)} now. Which one counts?
-          </Words>
+          </Text>
           <XStack gap={8}>
             <Button grow kind="primary" label={write(second)} onPress={() => void keep(second)} />
             <Button grow label={write(question.value)} onPress={onNext} />
@@ -89,7 +89,7 @@ export function QuestionCard({ question, where, progress, unit, isGuess, onSave,
         </YStack>
       ) : question.answer === 'hinge' || question.answer === 'yes_no' || question.answer === 'surface' ? (
         <YStack gap={8}>
-          <Words>{ask}</Words>
+          <Text>{ask}</Text>
           <Choices
             label={ask}
             hideLabel

@@ -1,9 +1,9 @@
-import { formatMoney, getList, planBought, planSetUp, type PlanRow, type SpaceRow } from '@ours/core';
+import { formatMoney, buyingListOf, opsForBuying, opsForSettingUp, type PlanRow, type SpaceRow } from '@ours/core';
 import { useLocalSearchParams, useRouter } from 'expo-router';
 import { XStack, YStack } from 'tamagui';
 import { v7 as uuidv7 } from 'uuid';
 import { useHousehold } from '@/home/HouseholdProvider';
-import { useDo } from '@/home/useRunCommand';
+import { useRunCommand } from '@/home/useRunCommand';
 import { useHome } from '@/home/useHome';
 import { Button } from '@/kit/press/Button';
 import { saveFile, shareText } from '@/kit/files';
@@ -11,14 +11,14 @@ import { ListHeading, ListRow } from '@/kit/layout/ListRow';
 import { Screen } from '@/kit/layout/Screen';
 import { StepNav } from '@/kit/layout/StepNav';
 import { useToast } from '@/kit/feedback/Toasts';
-import { Small, Strong, Words } from '@/kit/text/Text';
+import { Small, Strong, Text } from '@/kit/text/Text';
 import { planSteps } from '@/home/planSteps';
 import { CutLists } from '@/features/cutting';
-import { getListRows, getListText, moveWords, textAsPdf } from './buyingListText';
+import { buyingListRows, buyingListText, moveWords, textAsPdf } from './buyingListText';
 import { sizeWords } from '@/features/fit/words';
 
 /** What the chosen plan asks one to buy, to take from the pool, to move and to cut. */
-export function GetScreen() {
+export function BuyingListScreen() {
   const { id } = useLocalSearchParams<{ id: string }>();
   const found = useHousehold(({ state }) => {
     const space = id ? state.get('space', id) : undefined;
@@ -29,7 +29,7 @@ export function GetScreen() {
   if (!found) {
     return (
       <Screen title="Not here" back="/nooks">
-        <Words padding={16}>This place is not there, or no longer. Look for it under Nooks.</Words>
+        <Text padding={16}>This place is not there, or no longer. Look for it under Nooks.</Text>
       </Screen>
     );
   }
@@ -47,7 +47,7 @@ function NoPlan({ space }: { space: SpaceRow }) {
   const router = useRouter();
   return (
     <YStack padding={16} gap={12}>
-      <Words>No plan yet, so nothing is to be bought. What is to be cut for this space is below.</Words>
+      <Text>No plan yet, so nothing is to be bought. What is to be cut for this space is below.</Text>
       <Button kind="primary" label="Make a plan" onPress={() => router.replace(`/space/${space.id}/mix`)} />
     </YStack>
   );
@@ -55,12 +55,15 @@ function NoPlan({ space }: { space: SpaceRow }) {
 
 function PlanList({ space, plan }: { space: SpaceRow; plan: PlanRow }) {
   const router = useRouter();
-  const doIt = useDo();
+  const runCommand = useRunCommand();
   const toast = useToast();
   const { unit, currency } = useHome();
-  const { list, state } = useHousehold((snapshot) => ({ list: getList(snapshot.state, plan), state: snapshot.state }));
+  const { list, state } = useHousehold((snapshot) => ({
+    list: buyingListOf(snapshot.state, plan),
+    state: snapshot.state,
+  }));
   const title = `${space.name}, ${plan.name}`;
-  const text = getListText(title, list, unit, currency);
+  const text = buyingListText(title, list, unit, currency);
   const share = async (): Promise<void> => {
     const how = await shareText(title, text);
     if (how === 'copied') toast({ text: 'Copied: the list as text.' });
@@ -69,13 +72,13 @@ function PlanList({ space, plan }: { space: SpaceRow; plan: PlanRow }) {
   };
   const csv = async (): Promise<void> => {
     const { default: Papa } = await import('papaparse');
-    saveFile('to-buy.csv', 'text/csv', Papa.unparse(getListRows(list), { newline: '\r\n' }));
+    saveFile('to-buy.csv', 'text/csv', Papa.unparse(buyingListRows(list), { newline: '\r\n' }));
   };
   const pdf = async (): Promise<void> => saveFile('to-get.pdf', 'application/pdf', await textAsPdf(text));
   const setUp = async (): Promise<void> => {
-    const refusal = await doIt(
+    const refusal = await runCommand(
       'space_set_up',
-      planSetUp(state, plan, () => uuidv7()),
+      opsForSettingUp(state, plan, () => uuidv7()),
       `Set up as planned: ${space.name}.`,
     );
     if (refusal === null) router.replace(`/space/${space.id}`);
@@ -96,9 +99,9 @@ function PlanList({ space, plan }: { space: SpaceRow; plan: PlanRow }) {
               <Button
                 label="Bought one"
                 onPress={() =>
-                  void doIt(
+                  void runCommand(
                     'container_bought',
-                    planBought(plan, container, 1),
+                    opsForBuying(plan, container, 1),
                     `Bought: ${container.name}. It joins the pool.`,
                   )
                 }

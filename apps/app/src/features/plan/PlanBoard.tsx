@@ -12,7 +12,7 @@ import {
   type NookSummary,
   type PlannedBin,
   type SpaceRow,
-  type Standing,
+  type StandingBody,
 } from '@ours/core';
 import { useRouter } from 'expo-router';
 import { useMemo, useState } from 'react';
@@ -22,7 +22,7 @@ import { Button } from '@/kit/press/Button';
 import { Choices } from '@/kit/form/Choices';
 import { Redo, Undo } from '@/kit/press/icons';
 import { useContentWidth } from '@/kit/layout/useContentWidth';
-import { Small, Strong, Words } from '@/kit/text/Text';
+import { Small, Strong, Text } from '@/kit/text/Text';
 import { OpenDoorView } from '@/features/drawing';
 import { FloorBoard, LoadBar } from '@/features/fit';
 import { loadWords, smallLength } from '@/features/fit/words';
@@ -86,7 +86,7 @@ export function Planning({ space }: { space: SpaceRow }) {
     void history.change('plan_changed', [{ op: 'change', entity: 'plan', id: plan.id, fields: { placed } }]);
   };
   /** Sets a stack down otherwise, if it may stand so; says why not. */
-  const reset = (key: string, change: (body: Standing, rest: readonly Standing[]) => Standing): void => {
+  const reset = (key: string, change: (body: StandingBody, rest: readonly StandingBody[]) => StandingBody): void => {
     const stack = stackOf(key);
     const keys = stack.map(({ bin }) => bin.key);
     const rest = bodies.filter(({ bin }) => !keys.includes(bin.key)).map(({ body }) => body);
@@ -232,15 +232,15 @@ export function Planning({ space }: { space: SpaceRow }) {
         )}
       </XStack>
       {solving.state === 'failed' ? (
-        <Words paddingHorizontal={16} color="$late" role="alert">
+        <Text paddingHorizontal={16} color="$late" role="alert">
           {solving.problem}
-        </Words>
+        </Text>
       ) : null}
       {facts ? (
         <YStack paddingHorizontal={16} gap={2} testID="plan-answer">
           <Strong>{planHeadline(facts, unit, currency)}</Strong>
           <Small>
-            {answer?.most
+            {answer?.provenBest
               ? 'Nothing better is possible.'
               : solving.state === 'solving'
                 ? 'Still looking.'
@@ -290,9 +290,9 @@ export function Planning({ space }: { space: SpaceRow }) {
         onDrag={drag}
       />
       {said ? (
-        <Words paddingHorizontal={16} color="$late" role="alert">
+        <Text paddingHorizontal={16} color="$late" role="alert">
           {said}
-        </Words>
+        </Text>
       ) : null}
       {chosen ? (
         <YStack paddingHorizontal={16} gap={8} testID="planned-bin">
@@ -342,10 +342,10 @@ export function Planning({ space }: { space: SpaceRow }) {
       />
     </YStack>
   ) : (
-    <Words padding={16}>
+    <Text padding={16}>
       No plan yet. It takes the things that are recorded here, puts them into groups, and finds containers and places
       for them: what you own first.
-    </Words>
+    </Text>
   );
   const use = plan ? (
     <YStack paddingHorizontal={16} gap={8}>

@@ -10,7 +10,7 @@ import {
 } from '@ours/core';
 import { XStack, YStack } from 'tamagui';
 import { useHousehold } from '@/home/HouseholdProvider';
-import { useDo } from '@/home/useRunCommand';
+import { useRunCommand } from '@/home/useRunCommand';
 import { useHome } from '@/home/useHome';
 import { Button } from '@/kit/press/Button';
 import { ListHeading } from '@/kit/layout/ListRow';
@@ -27,7 +27,7 @@ const ROWS = ['Housed', 'Left over', 'Containers', 'To buy', 'Shelves moved', 'S
 /** Two or three plans side by side: what fits, money, what is free, what is lost. */
 export function PlanCompare({ space, plans }: { space: SpaceRow; plans: readonly PlanRow[] }) {
   const { unit, currency } = useHome();
-  const doIt = useDo();
+  const runCommand = useRunCommand();
   const columns = useHousehold(({ state }) =>
     plans.map((plan): Column => ({ plan, values: valuesOf(state, space, plan, unit, currency) })),
   );
@@ -63,7 +63,11 @@ export function PlanCompare({ space, plans }: { space: SpaceRow; plans: readonly
               kind="quiet"
               label={`Drop ${plan.name.replace('Plan ', '')}`}
               onPress={() =>
-                void doIt('plan_dropped', [{ op: 'retire', entity: 'plan', id: plan.id }], `Dropped: ${plan.name}.`)
+                void runCommand(
+                  'plan_dropped',
+                  [{ op: 'retire', entity: 'plan', id: plan.id }],
+                  `Dropped: ${plan.name}.`,
+                )
               }
             />
           </XStack>

@@ -4,13 +4,13 @@ import { useHousehold } from '@/home/HouseholdProvider';
 import { Button } from '@/kit/press/Button';
 import { Screen } from '@/kit/layout/Screen';
 import { StepNav } from '@/kit/layout/StepNav';
-import { Words } from '@/kit/text/Text';
+import { Text } from '@/kit/text/Text';
 import { YStack } from 'tamagui';
 import { planSteps } from '@/home/planSteps';
 import { Planning } from './PlanBoard';
 
 /** The whole space planned: which containers, where, with which shelves moved. */
-export function MixScreen() {
+export function PlanScreen() {
   const { id } = useLocalSearchParams<{ id: string }>();
   const router = useRouter();
   const found = useHousehold(({ state }) => {
@@ -25,7 +25,7 @@ export function MixScreen() {
   if (!found) {
     return (
       <Screen title="Not here" back="/nooks">
-        <Words padding={16}>This place is not there, or no longer. Look for it under Nooks.</Words>
+        <Text padding={16}>This place is not there, or no longer. Look for it under Nooks.</Text>
       </Screen>
     );
   }
@@ -35,11 +35,11 @@ export function MixScreen() {
       <StepNav label="Setting up" steps={planSteps(space.id)} />
       {measured === 0 || containers === 0 ? (
         <YStack padding={16} gap={12}>
-          <Words>
+          <Text>
             {measured === 0
               ? 'No shelf here is measured yet. Width, depth and height of one are enough to begin.'
               : 'No containers are written down yet. Begin with what is in the house; shoe boxes count.'}
-          </Words>
+          </Text>
           <Button
             kind="primary"
             label={measured === 0 ? 'Measure' : 'Add containers'}

@@ -1,16 +1,16 @@
-import { formatMoney, readMoney, type ContainerRow, type School } from '@ours/core';
+import { formatMoney, readMoney, type ContainerRow, type GroupBy } from '@ours/core';
 import { useState } from 'react';
 import { YStack } from 'tamagui';
 import { Choices } from '@/kit/form/Choices';
 import { Field } from '@/kit/form/Field';
-import { SCHOOL_CHOICES } from '@/features/sort/words';
+import { GROUP_BY_CHOICES } from '@/features/sort/words';
 
 export interface PlanWishesUi {
   /** One shelf alone, or null: the whole space. */
   shelfId: string | null;
   /** The one type to fill the space with; null: the things recorded here are housed. */
   fillWith: string | null;
-  school: School;
+  school: GroupBy;
   budgetMinor: number | null;
   family: string | null;
   moveShelves: boolean;
@@ -62,7 +62,7 @@ export function PlanSettings({
       {wishes.fillWith === null ? (
         <Choices
           label="Group things by"
-          choices={SCHOOL_CHOICES}
+          choices={GROUP_BY_CHOICES}
           value={wishes.school}
           onChange={(school) => onChange({ ...wishes, school })}
         />

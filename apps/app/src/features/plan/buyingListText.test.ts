@@ -1,6 +1,6 @@
-import type { GetList } from '@ours/core';
+import type { BuyingList } from '@ours/core';
 import { PDFDocument } from 'pdf-lib';
-import { getListRows, getListText, textAsPdf } from './buyingListText';
+import { buyingListRows, buyingListText, textAsPdf } from './buyingListText';
 
 describe('the list to hand on', () => {
   const list = {
@@ -23,9 +23,9 @@ describe('the list to hand on', () => {
     totalMinor: 2250,
     openMinor: 1500,
     overBudgetMinor: 0,
-  } as unknown as GetList;
+  } as unknown as BuyingList;
   it('as text: what is still to buy, from the house, shelves with their holes', () => {
-    expect(getListText('Pantry, Plan A', list, 'metric', 'EUR')).toBe(
+    expect(buyingListText('Pantry, Plan A', list, 'metric', 'EUR')).toBe(
       [
         'Pantry, Plan A',
         '',
@@ -42,7 +42,7 @@ describe('the list to hand on', () => {
     );
   });
   it('as a table: a row a kind', () => {
-    expect(getListRows(list)[1]).toEqual(['flat box', '3', '1', '33', '32', '16', '7.50', '22.50']);
+    expect(buyingListRows(list)[1]).toEqual(['flat box', '3', '1', '33', '32', '16', '7.50', '22.50']);
   });
   it('as a PDF of as many pages as it needs, whatever the letters', async () => {
     const long = Array.from({ length: 120 }, (_, at) => `- ${at} × Kiste 木箱 ${'lang '.repeat(30)}`).join('\n');

@@ -1,15 +1,15 @@
-import { formatLength, formatMoney, type GetList, type LengthUnit } from '@ours/core';
+import { formatLength, formatMoney, type BuyingList, type LengthUnit } from '@ours/core';
 import { sizeWords } from '@/features/fit/words';
 
 const holes = (from: number | null, to: number | null): string =>
   from === null || to === null ? '' : `, from hole ${from} to hole ${to} (counted from below)`;
 
 /** A shelf's move in one line: where from, where to, by which holes. */
-export const moveWords = (move: GetList['moves'][number], unit: LengthUnit): string =>
+export const moveWords = (move: BuyingList['moves'][number], unit: LengthUnit): string =>
   `${move.code}: surface from ${formatLength(move.fromTenthMm, unit)} to ${formatLength(move.toTenthMm, unit)}${holes(move.fromHole, move.toHole)}`;
 
 /** The list as a text to hand on. */
-export function getListText(title: string, list: GetList, unit: LengthUnit, currency: string): string {
+export function buyingListText(title: string, list: BuyingList, unit: LengthUnit, currency: string): string {
   const lines = [title, ''];
   if (list.lines.length > 0) {
     lines.push('To buy:');
@@ -32,7 +32,7 @@ export function getListText(title: string, list: GetList, unit: LengthUnit, curr
 }
 
 /** The same as rows of a table. */
-export function getListRows(list: GetList): string[][] {
+export function buyingListRows(list: BuyingList): string[][] {
   const cm = (value: number): string => String(value / 100);
   return [
     ['what', 'number', 'bought', 'width cm', 'depth cm', 'height cm', 'price each', 'price'],

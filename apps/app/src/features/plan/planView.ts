@@ -12,14 +12,14 @@ import {
   type PlanFields,
   type PlannedBin,
   type SpaceRow,
-  type Standing,
+  type StandingBody,
 } from '@ours/core';
 
 export interface PlanView {
   front: FrontView;
   /** The room over each shelf once the shelves are moved. */
   rooms: Map<string, Compartment>;
-  bodyOf: (bin: PlannedBin) => Standing | null;
+  bodyOf: (bin: PlannedBin) => StandingBody | null;
   /** What is written on a planned bin: its shelf's letter and a number. */
   tagOf: (key: string) => string;
 }
@@ -57,7 +57,7 @@ export function viewPlan(state: HouseholdState, space: SpaceRow, plan: Drawn): P
       .filter(({ shelfId }) => shelfId === shelf.id)
       .forEach((bin, at) => tags.set(bin.key, `${letter}${at + 1}`));
   }
-  const bodyOf = (bin: PlannedBin): Standing | null => {
+  const bodyOf = (bin: PlannedBin): StandingBody | null => {
     const type = state.get('container', bin.containerId);
     return type ? standingOf(bin, planContainer(state, type, space.id)) : null;
   };

@@ -7,8 +7,8 @@ import { ClearOutScreen } from '@/features/sort/SortScreen';
 import { MeasureScreen } from '@/features/measure/MeasureScreen';
 import { ContainersScreen } from '@/features/containers/ContainersScreen';
 import { FitScreen } from '@/features/fit/FitScreen';
-import { GetScreen } from './BuyingListScreen';
-import { MixScreen } from './PlanScreen';
+import { BuyingListScreen } from './BuyingListScreen';
+import { PlanScreen } from './PlanScreen';
 
 jest.setTimeout(30_000);
 const mockGo = jest.fn();
@@ -57,7 +57,7 @@ describe('trying the fit', () => {
 
 describe('planning a space', () => {
   it('solves, keeps the answer as a row, locks, and chooses', async () => {
-    await openWith(<MixScreen />);
+    await openWith(<PlanScreen />);
     await screen.findByText('What is to stand here');
     await press('Find the best mix');
     await waitFor(() =>
@@ -83,7 +83,7 @@ describe('planning a space', () => {
     ]);
   });
   it('as many boxes as possible: four of four, and more for money', async () => {
-    await openWith(<MixScreen />);
+    await openWith(<PlanScreen />);
     await screen.findByText('What is to stand here');
     await press('As many boxes as possible', 'radio');
     await press('Find the best mix');
@@ -96,14 +96,14 @@ describe('planning a space', () => {
   });
   it('without containers it says what to do first', async () => {
     const rows = sampleRows();
-    await openWith(<MixScreen />, rows);
+    await openWith(<PlanScreen />, rows);
     expect(await screen.findByText(/No containers are written down yet|No shelf here is measured yet/)).toBeTruthy();
   });
 });
 
 describe('the list', () => {
   it('without a plan offers to make one, and cuts all the same', async () => {
-    await openWith(<GetScreen />);
+    await openWith(<BuyingListScreen />);
     expect(await screen.findByText(/No plan yet, so nothing is to be bought/)).toBeTruthy();
     expect(screen.getByTestId('cut-answer').textContent).toContain('Each section is 13 cm by 14.8 cm.');
     expect(screen.getByTestId('cut-answer').textContent).toContain('2 strips of 100 cm, the fewest possible');

@@ -14,7 +14,7 @@ import {
 import { useCallback, useEffect, useRef, useState } from 'react';
 import { v7 as uuidv7 } from 'uuid';
 import { useHousehold } from '@/home/HouseholdProvider';
-import { today } from '@/home/planContext';
+import { today } from '@/home/opContext';
 import { useUndoStack } from '@/home/useUndoStack';
 import { usePlanSolver } from '@/jobs/usePlanSolver';
 import type { PlanWishesUi } from './PlanSettings';

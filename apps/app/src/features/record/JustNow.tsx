@@ -1,7 +1,7 @@
 import type { RecordedLine } from '@ours/core';
 import { YStack } from 'tamagui';
 import { useHousehold } from '@/home/HouseholdProvider';
-import { useDo } from '@/home/useRunCommand';
+import { useRunCommand } from '@/home/useRunCommand';
 import { Button } from '@/kit/press/Button';
 import { Undo } from '@/kit/press/icons';
 import { ListHeading, ListRow } from '@/kit/layout/ListRow';
@@ -37,7 +37,7 @@ export function JustNow({
   onFix: (line: UnsavedLine) => void;
   onUndone: (id: string) => void;
 }) {
-  const doIt = useDo();
+  const runCommand = useRunCommand();
   const kept = useHousehold(({ state }) => state.all('line').filter((line) => line.nookId === nookId));
   const code = useHousehold(
     ({ state }) =>
@@ -70,7 +70,7 @@ export function JustNow({
               onPress={() => {
                 onFix({ text: line.text, changes: {} });
                 const settle = { op: 'retire', entity: 'line', id: line.id } as const;
-                void doIt('line_settled', [settle], 'Back in the field, to be written another way.');
+                void runCommand('line_settled', [settle], 'Back in the field, to be written another way.');
               }}
             />
           }

@@ -1,6 +1,6 @@
 import type { LinePart, RecordedLine } from '@ours/core';
 import { XStack } from 'tamagui';
-import { Words } from '@/kit/text/Text';
+import { Text } from '@/kit/text/Text';
 import { PART_WORDS } from './cardWords';
 
 /** The line from its beginning, piece by piece; a tap on one lights up what it was read as. */
@@ -74,7 +74,7 @@ function Piece({
         borderColor={asked ? '$late' : chosen ? '$green' : '$borderColor'}
         paddingBottom={1}
       >
-        <Words color={quiet ? '$second' : asked ? '$late' : chosen ? '$green' : '$color'}>{written}</Words>
+        <Text color={quiet ? '$second' : asked ? '$late' : chosen ? '$green' : '$color'}>{written}</Text>
       </XStack>
     </XStack>
   );

@@ -1,9 +1,9 @@
 import { formatQuantity, type DateField, type LineQuestion, type LineReading, type RecordedLine } from '@ours/core';
 import { XStack, YStack } from 'tamagui';
 import { useHousehold } from '@/home/HouseholdProvider';
-import { today } from '@/home/planContext';
+import { today } from '@/home/opContext';
 import { Button } from '@/kit/press/Button';
-import { Words } from '@/kit/text/Text';
+import { Text } from '@/kit/text/Text';
 import { dateWords, sizeWords } from '@/features/stock/words';
 import { dateLabel, quantityWords, questionWords, readingWords } from './cardWords';
 
@@ -35,7 +35,7 @@ export function Questions({ card, onChange }: { card: RecordedLine; onChange: (c
             role="group"
             aria-label="To be made clear"
           >
-            <Words color="$soon">{questionWords(question)}</Words>
+            <Text color="$soon">{questionWords(question)}</Text>
             <XStack gap={8} flexWrap="wrap">
               {answersTo(question, card, codeOf).map(({ label, changes }) => (
                 <Button key={label} label={label} onPress={() => onChange({ questions: rest, ...changes })} />

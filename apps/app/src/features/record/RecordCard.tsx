@@ -10,11 +10,11 @@ import {
 import { useState, type ReactNode } from 'react';
 import { XStack, YStack } from 'tamagui';
 import { useHousehold, useHouseholdContext } from '@/home/HouseholdProvider';
-import { today } from '@/home/planContext';
+import { today } from '@/home/opContext';
 import { Button } from '@/kit/press/Button';
 import { Field } from '@/kit/form/Field';
 import { Minus, Plus } from '@/kit/press/icons';
-import { Small, Strong, Words } from '@/kit/text/Text';
+import { Small, Strong, Text } from '@/kit/text/Text';
 import { amountWords, dateWords, sizeWords, usualStep } from '@/features/stock/words';
 import { itemIdOf } from './cardOf';
 import { ACTION_WORDS, dateLabel, differenceWords, quantityWords } from './cardWords';
@@ -52,11 +52,11 @@ export function RecordCard({
   if (!card.understood) {
     return (
       <Frame>
-        <Words padding={14}>
+        <Text padding={14}>
           {card.pieces.length === 0
             ? 'This line is too long to be read. Write what it is in up to 300 characters, or keep it as typed and fix it later.'
             : 'This line has no name in it that could be read. Write it another way, or keep it as typed and fix it later.'}
-        </Words>
+        </Text>
         <YStack padding={14}>
           <Button kind="primary" label="Keep as typed" onPress={onSave} />
         </YStack>

@@ -5,13 +5,13 @@ import type { TextInput } from 'react-native';
 import { XStack, YStack } from 'tamagui';
 import { useHousehold, useHouseholdContext } from '@/home/HouseholdProvider';
 import { recentNooks, rememberNook } from '@/home/recent';
-import { today } from '@/home/planContext';
+import { today } from '@/home/opContext';
 import { Button } from '@/kit/press/Button';
 import { Dialog } from '@/kit/layout/Dialog';
 import { Field } from '@/kit/form/Field';
 import { Plate } from '@/kit/text/Plate';
 import { Screen } from '@/kit/layout/Screen';
-import { Small, Strong, Words } from '@/kit/text/Text';
+import { Small, Strong, Text } from '@/kit/text/Text';
 import { NookPicker } from '@/home/NookPicker';
 import { cardOf } from './cardOf';
 import { JustNow, type SavedLine, type UnsavedLine } from './JustNow';
@@ -103,7 +103,7 @@ export function RecordScreen() {
     return (
       <Screen title="Record">
         <YStack padding={16} gap={12}>
-          <Words>There is no place yet to record into. Set up a cupboard first; it takes a minute.</Words>
+          <Text>There is no place yet to record into. Set up a cupboard first; it takes a minute.</Text>
           <Button kind="primary" label="Set up a cupboard" onPress={() => router.push('/space/new')} />
         </YStack>
       </Screen>

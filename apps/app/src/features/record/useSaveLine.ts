@@ -1,8 +1,8 @@
-import { planRecordedLine, type KeptWhy, type RecordedLine } from '@ours/core';
+import { opsForRecordedLine, type KeptWhy, type RecordedLine } from '@ours/core';
 import { useCallback } from 'react';
 import { useHouseholdContext } from '@/home/HouseholdProvider';
-import { planContext, today } from '@/home/planContext';
-import { useDo } from '@/home/useRunCommand';
+import { opContext, today } from '@/home/opContext';
+import { useRunCommand } from '@/home/useRunCommand';
 import { amountWords, dateWords } from '@/features/stock/words';
 import type { SavedLine } from './JustNow';
 
@@ -18,22 +18,22 @@ const VERB = { put_in: 'Put in', take: 'Taken', count: 'Counted' } as const;
 /** Saves a line as it stands on its card; one that cannot be read is kept word for word. Null when it was refused. */
 export function useSaveLine(): (card: RecordedLine, nookId: string) => Promise<SavedLine | null> {
   const { store } = useHouseholdContext();
-  const doIt = useDo();
+  const runCommand = useRunCommand();
   return useCallback(
     async (card, nookId) => {
-      const context = planContext();
+      const context = opContext();
       const known = card.itemId === null ? null : (store.state.get('item', card.itemId) ?? null);
-      const plan = planRecordedLine(store.state, known, card, nookId, context);
+      const plan = opsForRecordedLine(store.state, known, card, nookId, context);
       const id = context.newId();
       if (plan.kind === 'keep') {
-        const refusal = await doIt('line_kept', plan.ops, KEPT[plan.why]);
+        const refusal = await runCommand('line_kept', plan.ops, KEPT[plan.why]);
         return refusal === null ? { id, kept: true, title: card.text, detail: '', nookId, undo: null } : null;
       }
       const words = `${plan.item.name}, ${amountWords(plan.quantityThousandths, plan.item.unit)}`;
       const opened = plan.intent === 'stock_opened';
       const verb = opened ? 'Opened' : VERB[card.action];
       let undo: (() => void) | null = null;
-      const refusal = await doIt(plan.intent, plan.ops, `${verb}: ${words}.`, (back) => {
+      const refusal = await runCommand(plan.intent, plan.ops, `${verb}: ${words}.`, (back) => {
         undo = back;
       });
       const until = card.expiresOn
@@ -52,6 +52,6 @@ export function useSaveLine(): (card: RecordedLine, nookId: string) => Promise<S
           }
         : null;
     },
-    [store, doIt],
+    [store, runCommand],
   );
 }

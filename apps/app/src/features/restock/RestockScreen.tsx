@@ -7,7 +7,7 @@ import { ListHeading } from '@/kit/layout/ListRow';
 import { LongList } from '@/kit/layout/LongList';
 import { Screen } from '@/kit/layout/Screen';
 import { useToast } from '@/kit/feedback/Toasts';
-import { Words } from '@/kit/text/Text';
+import { Text } from '@/kit/text/Text';
 import { LowRow } from '@/features/stock';
 import { amountWords } from '@/features/stock/words';
 
@@ -35,10 +35,10 @@ export function RestockScreen() {
     >
       {low.length === 0 ? (
         <YStack padding={16} gap={8}>
-          <Words>
+          <Text>
             Nothing is low. A thing is listed here once it is at its low mark; set the mark under “About it”, two left
             for small bottles, say.
-          </Words>
+          </Text>
         </YStack>
       ) : (
         <>

@@ -2,14 +2,14 @@ import { stockOf, type CivilDate, type DueLot, type LineRow, type LotRow } from 
 import { useRouter } from 'expo-router';
 import { memo, useMemo } from 'react';
 import { useHousehold } from '@/home/HouseholdProvider';
-import { today } from '@/home/planContext';
-import { useDo } from '@/home/useRunCommand';
+import { today } from '@/home/opContext';
+import { useRunCommand } from '@/home/useRunCommand';
 import { Button } from '@/kit/press/Button';
 import { ListHeading, ListRow } from '@/kit/layout/ListRow';
 import { LongList } from '@/kit/layout/LongList';
 import { NookPlate } from '@/home/NookPlate';
 import { Screen } from '@/kit/layout/Screen';
-import { Words } from '@/kit/text/Text';
+import { Text } from '@/kit/text/Text';
 import { DueRow } from '@/features/stock';
 
 /** A row of the page: headings are rows as well, so that one long list holds them all in their order. */
@@ -47,7 +47,7 @@ export function RoundsScreen() {
   return (
     <Screen title="Rounds">
       {rows.length === 0 ? (
-        <Words padding={16}>Nothing needs a look today: no dates ending, nothing to count, no line to fix.</Words>
+        <Text padding={16}>Nothing needs a look today: no dates ending, nothing to count, no line to fix.</Text>
       ) : null}
       <LongList entries={rows} keyOf={({ key }) => key} draw={(row) => <RoundsRow row={row} day={day} />} />
     </Screen>
@@ -70,7 +70,7 @@ function RoundsRow({ row, day }: { row: Row; day: CivilDate }) {
 /** A line that could not be read, as it was typed. */
 const FixRow = memo(function FixRow({ line }: { line: LineRow }) {
   const router = useRouter();
-  const doIt = useDo();
+  const runCommand = useRunCommand();
   return (
     <ListRow
       title={`“${line.text}”`}
@@ -81,7 +81,7 @@ const FixRow = memo(function FixRow({ line }: { line: LineRow }) {
           <Button
             kind="quiet"
             label="Drop"
-            onPress={() => void doIt('line_settled', [{ op: 'retire', entity: 'line', id: line.id }], 'Dropped.')}
+            onPress={() => void runCommand('line_settled', [{ op: 'retire', entity: 'line', id: line.id }], 'Dropped.')}
           />
         </>
       }

@@ -2,9 +2,9 @@ import {
   disposalCaution,
   formatQuantity,
   listText,
-  planFinish,
+  opsForFinishing,
   placePath,
-  planVerdict,
+  opsForVerdict,
   pluralUnit,
   suggestHome,
   VERDICTS,
@@ -17,8 +17,8 @@ import { useRouter } from 'expo-router';
 import { useEffect, useState } from 'react';
 import { XStack, YStack } from 'tamagui';
 import { useHousehold } from '@/home/HouseholdProvider';
-import { planContext } from '@/home/planContext';
-import { useDo } from '@/home/useRunCommand';
+import { opContext } from '@/home/opContext';
+import { useRunCommand } from '@/home/useRunCommand';
 import { useUndoStack } from '@/home/useUndoStack';
 import { Button } from '@/kit/press/Button';
 import { Choices } from '@/kit/form/Choices';
@@ -27,14 +27,14 @@ import { Undo } from '@/kit/press/icons';
 import { ListHeading, ListRow } from '@/kit/layout/ListRow';
 import { Mark } from '@/kit/text/Mark';
 import { useToast } from '@/kit/feedback/Toasts';
-import { Small, Strong, Words } from '@/kit/text/Text';
+import { Small, Strong, Text } from '@/kit/text/Text';
 import { NookPicker } from '@/home/NookPicker';
 import { DISPOSAL_CAUTIONS, VERDICT_WORDS } from './words';
 
 /** A round that is under way: place by place, thing by thing; the next undecided one is open. */
 export function Assessing({ space, round }: { space: SpaceRow; round: ClearOutState }) {
   const router = useRouter();
-  const doIt = useDo();
+  const runCommand = useRunCommand();
   const toast = useToast();
   const history = useUndoStack();
   const state = useHousehold((snapshot) => snapshot.state);
@@ -44,7 +44,7 @@ export function Assessing({ space, round }: { space: SpaceRow; round: ClearOutSt
   const decided = round.lots.length - round.undecided.length;
   const give = round.lots.filter(({ id }) => round.verdicts.get(id)?.verdict === 'give_away');
   const decide = async (lot: LotRow, verdict: Verdict, toNookId: string | null): Promise<void> => {
-    if (await history.change('verdict_given', planVerdict(round, lot, verdict, toNookId, planContext())))
+    if (await history.change('verdict_given', opsForVerdict(round, lot, verdict, toNookId, opContext())))
       setOpenId(null);
   };
   const share = async (): Promise<void> => {
@@ -53,9 +53,9 @@ export function Assessing({ space, round }: { space: SpaceRow; round: ClearOutSt
     if (how === 'failed') toast({ text: 'This device would not share or copy the list.', problem: true });
   };
   const finish = (): void =>
-    void doIt(
+    void runCommand(
       'clear_out_finished',
-      planFinish(state, round, planContext()),
+      opsForFinishing(state, round, opContext()),
       `Sorted: ${space.name}. What leaves is booked out.`,
     );
   return (
@@ -75,9 +75,9 @@ export function Assessing({ space, round }: { space: SpaceRow; round: ClearOutSt
         />
       </XStack>
       {round.lots.length === 0 ? (
-        <Words paddingHorizontal={16}>
+        <Text paddingHorizontal={16}>
           Nothing is recorded here yet. Record each thing as it comes out; it appears here.
-        </Words>
+        </Text>
       ) : null}
       {current ? (
         <OneThing

@@ -10,17 +10,17 @@ import {
 } from '@ours/core';
 import { YStack } from 'tamagui';
 import { useHousehold } from '@/home/HouseholdProvider';
-import { today } from '@/home/planContext';
-import { useDo } from '@/home/useRunCommand';
+import { today } from '@/home/opContext';
+import { useRunCommand } from '@/home/useRunCommand';
 import { useHome } from '@/home/useHome';
 import { Choices } from '@/kit/form/Choices';
 import { ListHeading, ListRow } from '@/kit/layout/ListRow';
 import { Small } from '@/kit/text/Text';
-import { SCHOOL_CHOICES, SCHOOL_WORDS } from './words';
+import { GROUP_BY_CHOICES, GROUP_BY_WORDS } from './words';
 
 /** What stays, in groups by the school of the space, and how many bins each would want. */
 export function SortResult({ space }: { space: SpaceRow }) {
-  const doIt = useDo();
+  const runCommand = useRunCommand();
   const { unit } = useHome();
   const school = space.build?.school ?? 'order';
   const { groups, bin } = useHousehold(({ state }) => {
@@ -54,10 +54,10 @@ export function SortResult({ space }: { space: SpaceRow }) {
         <Choices
           label="By what"
           hideLabel
-          choices={SCHOOL_CHOICES}
+          choices={GROUP_BY_CHOICES}
           value={school}
           onChange={(next) =>
-            void doIt(
+            void runCommand(
               'school_changed',
               [
                 {
@@ -67,7 +67,7 @@ export function SortResult({ space }: { space: SpaceRow }) {
                   fields: { build: { ...(space.build ?? BARE_SPACE_BUILD), school: next } },
                 },
               ],
-              `Grouped by: ${SCHOOL_WORDS[next].toLowerCase()}.`,
+              `Grouped by: ${GROUP_BY_WORDS[next].toLowerCase()}.`,
             )
           }
         />

@@ -4,12 +4,12 @@ import { useState } from 'react';
 import { YStack } from 'tamagui';
 import { v7 as uuidv7 } from 'uuid';
 import { useHousehold } from '@/home/HouseholdProvider';
-import { useDo } from '@/home/useRunCommand';
+import { useRunCommand } from '@/home/useRunCommand';
 import { Button } from '@/kit/press/Button';
 import { Choices } from '@/kit/form/Choices';
 import { Screen } from '@/kit/layout/Screen';
 import { StepNav } from '@/kit/layout/StepNav';
-import { Small, Words } from '@/kit/text/Text';
+import { Small, Text } from '@/kit/text/Text';
 import { planSteps } from '@/home/planSteps';
 import { Assessing } from './Assessing';
 import { SortResult } from './SortResult';
@@ -39,7 +39,7 @@ export function ClearOutScreen() {
   if (!found) {
     return (
       <Screen title="Not here" back="/nooks">
-        <Words padding={16}>This place is not there, or no longer. Look for it under Nooks.</Words>
+        <Text padding={16}>This place is not there, or no longer. Look for it under Nooks.</Text>
       </Screen>
     );
   }
@@ -55,10 +55,10 @@ export function ClearOutScreen() {
 
 function Begin({ space, last }: { space: SpaceRow; last: ClearOutRow | null }) {
   const router = useRouter();
-  const doIt = useDo();
+  const runCommand = useRunCommand();
   const [minutes, setMinutes] = useState('');
   const start = (): void =>
-    void doIt(
+    void runCommand(
       'clear_out_started',
       [
         {
@@ -77,10 +77,10 @@ function Begin({ space, last }: { space: SpaceRow; last: ClearOutRow | null }) {
     );
   return (
     <YStack padding={16} gap={12}>
-      <Words>
+      <Text>
         Take everything out, wipe, and go through it thing by thing: keep, belongs elsewhere, give away, recycle, throw
         out. Keep empty packages until they are noted.
-      </Words>
+      </Text>
       <Choices label="Timer" hideLabel choices={TIMES} value={minutes} onChange={setMinutes} />
       <Button kind="primary" label="Begin" onPress={start} />
       {last?.finishedAt ? <Small>{`Last sorted on ${last.finishedAt.slice(0, 10)}.`}</Small> : null}

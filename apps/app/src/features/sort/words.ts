@@ -1,6 +1,6 @@
-import { SCHOOLS, type School, type Verdict } from '@ours/core';
+import { GROUPINGS, type GroupBy, type Verdict } from '@ours/core';
 
-export const SCHOOL_WORDS: Readonly<Record<School, string>> = {
+export const GROUP_BY_WORDS: Readonly<Record<GroupBy, string>> = {
   order: 'As the bins are',
   kind: 'Kind',
   season: 'Season',
@@ -14,10 +14,10 @@ export const SCHOOL_WORDS: Readonly<Record<School, string>> = {
 };
 
 /** As they are offered: what changes nothing comes first. */
-export const SCHOOL_CHOICES = (['order', ...SCHOOLS.filter((school) => school !== 'order')] as School[]).map(
+export const GROUP_BY_CHOICES = (['order', ...GROUPINGS.filter((school) => school !== 'order')] as GroupBy[]).map(
   (value) => ({
     value,
-    label: SCHOOL_WORDS[value],
+    label: GROUP_BY_WORDS[value],
   }),
 );
 

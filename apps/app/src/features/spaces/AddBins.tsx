@@ -1,9 +1,9 @@
-import { codeShape, newBinCode, standingAt, type BinFields, type Op } from '@ours/core';
+import { codeShape, newBinCode, placeOf, type BinFields, type Op } from '@ours/core';
 import { useState } from 'react';
 import { XStack, YStack } from 'tamagui';
 import { v7 as uuidv7 } from 'uuid';
 import { useHousehold } from '@/home/HouseholdProvider';
-import { useDo } from '@/home/useRunCommand';
+import { useRunCommand } from '@/home/useRunCommand';
 import { Button } from '@/kit/press/Button';
 import { Field } from '@/kit/form/Field';
 
@@ -12,11 +12,11 @@ const NOT_MEASURED = { leftTenthMm: null, widthTenthMm: null, heightTenthMm: nul
 
 /** New bins by name, several at once with commas between; on a shelf, or inside another bin. */
 export function AddBins({ parentId }: { parentId: string }) {
-  const doIt = useDo();
+  const runCommand = useRunCommand();
   const [names, setNames] = useState('');
   const parent = useHousehold(({ state }) => ({
     code: state.nook(parentId)?.row.code,
-    standing: standingAt(state, parentId),
+    standing: placeOf(state, parentId),
     shapes: state.codesInUse().shapes,
     sort: (state.binsIn(parentId).at(-1)?.sort ?? -1) + 1,
   }));
@@ -36,7 +36,11 @@ export function AddBins({ parentId }: { parentId: string }) {
       return { op: 'create', entity: 'bin', id: uuidv7(), fields };
     });
     setNames('');
-    void doIt('bin_added', ops, wanted.length === 1 ? `Added: bin ${wanted[0]}.` : `Added: ${wanted.length} bins.`);
+    void runCommand(
+      'bin_added',
+      ops,
+      wanted.length === 1 ? `Added: bin ${wanted[0]}.` : `Added: ${wanted.length} bins.`,
+    );
   };
   return (
     <XStack gap={8} alignItems="flex-end">

@@ -2,7 +2,7 @@ import { BIN_LOOKS, codePrefix, formatLength, newBinCode, readLength, type BinFi
 import { useState } from 'react';
 import { XStack } from 'tamagui';
 import { useHousehold, useHouseholdContext } from '@/home/HouseholdProvider';
-import { useDo } from '@/home/useRunCommand';
+import { useRunCommand } from '@/home/useRunCommand';
 import { Button } from '@/kit/press/Button';
 import { Choices } from '@/kit/form/Choices';
 import { Dialog } from '@/kit/layout/Dialog';
@@ -12,7 +12,7 @@ import { BIN_LOOK_WORDS } from './words';
 
 /** A bin's name, kind and measures; and a new code when it has come to stand somewhere else. */
 export function BinDialog({ bin, onClose, onRemove }: { bin: BinRow; onClose: () => void; onRemove: () => void }) {
-  const doIt = useDo();
+  const runCommand = useRunCommand();
   const { me } = useHouseholdContext();
   const unit = useHousehold(({ state }) => state.get('household', me.householdId)?.lengthUnit ?? 'metric');
   const parent = useHousehold(({ state }) => state.nook(bin.parentBinId ?? bin.shelfId)?.row.code ?? bin.code);
@@ -34,7 +34,7 @@ export function BinDialog({ bin, onClose, onRemove }: { bin: BinRow; onClose: ()
       ),
     ];
     onClose();
-    void doIt(
+    void runCommand(
       'bin_changed',
       [
         {

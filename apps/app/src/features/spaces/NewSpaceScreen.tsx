@@ -2,7 +2,7 @@ import {
   codeShape,
   newShelfCode,
   newSpaceCode,
-  planFromPattern,
+  opsFromPattern,
   readLength,
   SPACE_KINDS,
   SPACE_PATTERNS,
@@ -17,7 +17,7 @@ import { Controller, useForm, type Resolver } from 'react-hook-form';
 import { XStack, YStack } from 'tamagui';
 import { v7 as uuidv7 } from 'uuid';
 import { useHousehold, useHouseholdContext } from '@/home/HouseholdProvider';
-import { useDo } from '@/home/useRunCommand';
+import { useRunCommand } from '@/home/useRunCommand';
 import { loadRules } from '@/data/api/loadRules';
 import { Button } from '@/kit/press/Button';
 import { Choices } from '@/kit/form/Choices';
@@ -75,7 +75,7 @@ const MOST_SHELVES = 20;
 /** A new space with its shelves: name, room, kind, how many shelves; measures when they are at hand. */
 export function NewSpaceScreen() {
   const router = useRouter();
-  const doIt = useDo();
+  const runCommand = useRunCommand();
   const { me } = useHouseholdContext();
   const { unit, rooms, inUse, sort } = useHousehold(({ state }) => ({
     unit: state.get('household', me.householdId)?.lengthUnit ?? ('metric' as const),
@@ -104,10 +104,10 @@ export function NewSpaceScreen() {
     const roomId = known?.id ?? uuidv7();
     if (pattern) {
       const where = { roomId, name: values.name.trim(), sort };
-      const made = planFromPattern(pattern, where, inUse, () => uuidv7());
+      const made = opsFromPattern(pattern, where, inUse, () => uuidv7());
       const roomFields = { name: values.room.trim(), sort: rooms.length };
       const room: Op[] = known ? [] : [{ op: 'create', entity: 'room', id: roomId, fields: roomFields }];
-      const refused = await doIt('space_added', [...room, ...made.ops], `Added: ${where.name}. Now measure it.`);
+      const refused = await runCommand('space_added', [...room, ...made.ops], `Added: ${where.name}. Now measure it.`);
       if (refused === null) router.replace(`/space/${made.spaceId}/measure?guess=1`);
       return;
     }
@@ -146,7 +146,7 @@ export function NewSpaceScreen() {
       },
       ...startingShelves(spaceId, code, kind, count, used),
     ];
-    const refusal = await doIt(
+    const refusal = await runCommand(
       'space_added',
       ops,
       `Added: ${values.name.trim()} with ${count} ${count === 1 ? 'shelf' : 'shelves'}.`,

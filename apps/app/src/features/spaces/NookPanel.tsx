@@ -1,15 +1,15 @@
-import { isFrozen, isInFreezer, nooksWithin, placePath, planMoveBin, planThawAll, stockOf } from '@ours/core';
+import { isFrozen, isInFreezer, nooksWithin, placePath, opsForMovingBin, opsForThawingAll, stockOf } from '@ours/core';
 import { useRouter } from 'expo-router';
 import { useState } from 'react';
 import { XStack, YStack } from 'tamagui';
 import { useHousehold } from '@/home/HouseholdProvider';
-import { planContext, today } from '@/home/planContext';
-import { useDo } from '@/home/useRunCommand';
+import { opContext, today } from '@/home/opContext';
+import { useRunCommand } from '@/home/useRunCommand';
 import { Button } from '@/kit/press/Button';
 import { Dialog } from '@/kit/layout/Dialog';
 import { Close } from '@/kit/press/icons';
 import { Plate } from '@/kit/text/Plate';
-import { Small, Strong, Words } from '@/kit/text/Text';
+import { Small, Strong, Text } from '@/kit/text/Text';
 import { BinDialog } from './BinDialog';
 import { NookPicker } from '@/home/NookPicker';
 import { RemoveDialog } from './RemoveDialog';
@@ -21,7 +21,7 @@ type Open = 'move' | 'change' | 'remove' | null;
 /** The chosen nook under the drawing: what is in it and what one can do with it. */
 export function NookPanel({ nookId, onGone, onClose }: { nookId: string; onGone: () => void; onClose?: () => void }) {
   const router = useRouter();
-  const doIt = useDo();
+  const runCommand = useRunCommand();
   const [open, setOpen] = useState<Open>(null);
   const [leaving, setLeaving] = useState<{ toId: string; toName: string } | null>(null);
   const found = useHousehold(({ state }) => {
@@ -42,10 +42,10 @@ export function NookPanel({ nookId, onGone, onClose }: { nookId: string; onGone:
     if (!bin) return;
     setOpen(null);
     setLeaving(null);
-    const ops = planMoveBin(state, bin, toId);
-    const thaw = ops.length > 0 && thaws ? planThawAll(frozen, planContext()) : [];
+    const ops = opsForMovingBin(state, bin, toId);
+    const thaw = ops.length > 0 && thaws ? opsForThawingAll(frozen, opContext()) : [];
     const said = thaw.length > 0 ? 'Moved, to thaw' : 'Moved';
-    void doIt('bin_moved', [...ops, ...thaw], `${said}: ${name} to ${toName}. Its label stays ${bin.code}.`);
+    void runCommand('bin_moved', [...ops, ...thaw], `${said}: ${name} to ${toName}. Its label stays ${bin.code}.`);
   };
   return (
     <YStack
@@ -92,9 +92,9 @@ export function NookPanel({ nookId, onGone, onClose }: { nookId: string; onGone:
           />
           {leaving ? (
             <YStack gap={8} role="group" aria-label="Does it thaw?">
-              <Words>
+              <Text>
                 {`“${leaving.toName}” is not set up as a freezer, and ${frozen.length === 1 ? 'a frozen thing is' : `${frozen.length} frozen things are`} in it. Thawed food is used within a day and not frozen again unless still good.`}
-              </Words>
+              </Text>
               <Button
                 kind="primary"
                 label="It thaws, for use"

@@ -6,7 +6,7 @@ import { Button } from '@/kit/press/Button';
 import { Plus } from '@/kit/press/icons';
 import { Screen } from '@/kit/layout/Screen';
 import { useContentWidth } from '@/kit/layout/useContentWidth';
-import { Small, Words } from '@/kit/text/Text';
+import { Small, Text } from '@/kit/text/Text';
 import { RoomsDialog } from './RoomsDialog';
 import { SpaceCard } from './SpaceCard';
 
@@ -28,7 +28,7 @@ export function NooksScreen() {
     <Screen title="Nooks" right={<Button icon={Plus} label="Space" onPress={() => router.push('/space/new')} />}>
       {rooms.length === 0 ? (
         <YStack padding={16} gap={12}>
-          <Words>There are no places yet. Start with one cupboard: its name, its room, how many shelves.</Words>
+          <Text>There are no places yet. Start with one cupboard: its name, its room, how many shelves.</Text>
           <Button kind="primary" label="Set up a cupboard" onPress={() => router.push('/space/new')} />
         </YStack>
       ) : null}

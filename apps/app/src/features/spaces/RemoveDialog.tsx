@@ -1,11 +1,11 @@
-import { planRetireNook } from '@ours/core';
+import { opsForRetiringNook } from '@ours/core';
 import { XStack } from 'tamagui';
 import { useHousehold } from '@/home/HouseholdProvider';
-import { useDo } from '@/home/useRunCommand';
+import { useRunCommand } from '@/home/useRunCommand';
 import { Button } from '@/kit/press/Button';
 import { Dialog } from '@/kit/layout/Dialog';
 import { useToast } from '@/kit/feedback/Toasts';
-import { Words } from '@/kit/text/Text';
+import { Text } from '@/kit/text/Text';
 import { NookPicker } from '@/home/NookPicker';
 
 /** Removing a place; when it holds anything, asks where that goes. Nothing in it is lost. */
@@ -20,22 +20,22 @@ export function RemoveDialog({
   onClose: () => void;
   onGone: () => void;
 }) {
-  const doIt = useDo();
+  const runCommand = useRunCommand();
   const toast = useToast();
   const { state, kind } = useHousehold((snapshot) => ({
     state: snapshot.state,
     kind: snapshot.state.nook(nookId)?.kind ?? 'bin',
   }));
-  const emptyOps = planRetireNook(state, nookId, null);
+  const emptyOps = opsForRetiringNook(state, nookId, null);
   const remove = (toId: string | null, toName: string): void => {
-    const ops = planRetireNook(state, nookId, toId);
+    const ops = opsForRetiringNook(state, nookId, toId);
     if (!ops)
       return toast({
         text: `${toName} cannot take what is in ${name}; choose a shelf or a bin elsewhere.`,
         problem: true,
       });
     onClose();
-    void doIt(
+    void runCommand(
       `${kind}_retired`,
       ops,
       toId === null ? `Removed: ${name}.` : `Removed: ${name}. What was in it is in ${toName} now.`,
@@ -47,7 +47,7 @@ export function RemoveDialog({
     <Dialog title={`Remove ${name}`} open onClose={onClose}>
       {emptyOps ? (
         <>
-          <Words>It is empty. Its label can be thrown away; the code is free again.</Words>
+          <Text>It is empty. Its label can be thrown away; the code is free again.</Text>
           <XStack gap={8}>
             <Button grow kind="danger" label="Remove it" onPress={() => remove(null, '')} />
             <Button grow label="Keep it" onPress={onClose} />
@@ -55,7 +55,7 @@ export function RemoveDialog({
         </>
       ) : (
         <>
-          <Words>It still holds things. Where do they go?</Words>
+          <Text>It still holds things. Where do they go?</Text>
           <NookPicker label="They go to" exclude={nookId} onPick={remove} />
         </>
       )}

@@ -2,7 +2,7 @@ import type { RoomRow } from '@ours/core';
 import { useState } from 'react';
 import { XStack, YStack } from 'tamagui';
 import { useHousehold } from '@/home/HouseholdProvider';
-import { useDo } from '@/home/useRunCommand';
+import { useRunCommand } from '@/home/useRunCommand';
 import { Button } from '@/kit/press/Button';
 import { Dialog } from '@/kit/layout/Dialog';
 import { Field } from '@/kit/form/Field';
@@ -23,17 +23,17 @@ export function RoomsDialog({ onClose }: { onClose: () => void }) {
 }
 
 function RoomLine({ room, spaces }: { room: RoomRow; spaces: number }) {
-  const doIt = useDo();
+  const runCommand = useRunCommand();
   const [name, setName] = useState(room.name);
   const changed = name.trim() !== '' && name.trim() !== room.name;
   const rename = (): void =>
-    void doIt(
+    void runCommand(
       'room_changed',
       [{ op: 'change', entity: 'room', id: room.id, fields: { name: name.trim() } }],
       `Renamed: ${name.trim()}.`,
     );
   const remove = (): void =>
-    void doIt('room_retired', [{ op: 'retire', entity: 'room', id: room.id }], `Removed: ${room.name}.`);
+    void runCommand('room_retired', [{ op: 'retire', entity: 'room', id: room.id }], `Removed: ${room.name}.`);
   return (
     <XStack gap={8} alignItems="flex-end">
       <YStack flex={1}>

@@ -2,7 +2,7 @@ import { formatLength, readLength, SHELF_KINDS, type ShelfRow } from '@ours/core
 import { useState } from 'react';
 import { XStack } from 'tamagui';
 import { useHousehold, useHouseholdContext } from '@/home/HouseholdProvider';
-import { useDo } from '@/home/useRunCommand';
+import { useRunCommand } from '@/home/useRunCommand';
 import { Button } from '@/kit/press/Button';
 import { Choices } from '@/kit/form/Choices';
 import { Dialog } from '@/kit/layout/Dialog';
@@ -13,7 +13,7 @@ import { SHELF_KIND_WORDS } from '@/features/drawing/words';
 
 /** A shelf's name, kind and measures. */
 export function ShelfDialog({ shelf, onClose }: { shelf: ShelfRow; onClose: () => void }) {
-  const doIt = useDo();
+  const runCommand = useRunCommand();
   const { me } = useHouseholdContext();
   const unit = useHousehold(({ state }) => state.get('household', me.householdId)?.lengthUnit ?? 'metric');
   const [name, setName] = useState(shelf.name);
@@ -29,7 +29,7 @@ export function ShelfDialog({ shelf, onClose }: { shelf: ShelfRow; onClose: () =
   const problem = (reading && !reading.ok ? reading.problem : null) ?? measure.problem;
   const save = (): void => {
     onClose();
-    void doIt(
+    void runCommand(
       'shelf_changed',
       [
         {

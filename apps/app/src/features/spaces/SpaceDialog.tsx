@@ -2,7 +2,7 @@ import type { SpaceRow } from '@ours/core';
 import { useState } from 'react';
 import { XStack } from 'tamagui';
 import { useHousehold, useHouseholdContext } from '@/home/HouseholdProvider';
-import { useDo } from '@/home/useRunCommand';
+import { useRunCommand } from '@/home/useRunCommand';
 import { Button } from '@/kit/press/Button';
 import { Choices } from '@/kit/form/Choices';
 import { Dialog } from '@/kit/layout/Dialog';
@@ -12,7 +12,7 @@ import { useMeasures } from './BinDialog';
 
 /** A space's name, room, measures, lock and note. */
 export function SpaceDialog({ space, onClose }: { space: SpaceRow; onClose: () => void }) {
-  const doIt = useDo();
+  const runCommand = useRunCommand();
   const { me } = useHouseholdContext();
   const unit = useHousehold(({ state }) => state.get('household', me.householdId)?.lengthUnit ?? 'metric');
   const rooms = useHousehold(({ state }) => state.all('room'));
@@ -24,7 +24,7 @@ export function SpaceDialog({ space, onClose }: { space: SpaceRow; onClose: () =
   const nameProblem = name.trim() === '' ? 'A space needs a name.' : undefined;
   const save = (): void => {
     onClose();
-    void doIt(
+    void runCommand(
       'space_changed',
       [
         {

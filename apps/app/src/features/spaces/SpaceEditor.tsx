@@ -4,7 +4,7 @@ import { useState } from 'react';
 import { XStack, YStack } from 'tamagui';
 import { v7 as uuidv7 } from 'uuid';
 import { useHousehold } from '@/home/HouseholdProvider';
-import { useDo } from '@/home/useRunCommand';
+import { useRunCommand } from '@/home/useRunCommand';
 import { Button } from '@/kit/press/Button';
 import { Choices } from '@/kit/form/Choices';
 import { Plus } from '@/kit/press/icons';
@@ -19,7 +19,7 @@ import { SHELF_KIND_WORDS } from '@/features/drawing/words';
 /** Shelves and bins of a space, to be added, changed and removed. */
 export function SpaceEditor({ spaceId }: { spaceId: string }) {
   const router = useRouter();
-  const doIt = useDo();
+  const runCommand = useRunCommand();
   const [kind, setKind] = useState<ShelfKind>('shelf');
   const [dialog, setDialog] = useState<
     { kind: 'shelf'; shelf: ShelfRow } | { kind: 'remove'; id: string; name: string } | { kind: 'space' } | null
@@ -43,7 +43,7 @@ export function SpaceEditor({ spaceId }: { spaceId: string }) {
       heightTenthMm: null,
       depthTenthMm: null,
     };
-    void doIt(
+    void runCommand(
       'shelf_added',
       [{ op: 'create', entity: 'shelf', id: uuidv7(), fields: { spaceId, name: '', kind, code, sort, ...unmeasured } }],
       `Added: ${SHELF_KIND_WORDS[kind].toLowerCase()} ${codeTail(code)}.`,

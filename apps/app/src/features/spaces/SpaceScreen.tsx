@@ -9,7 +9,7 @@ import { Choices } from '@/kit/form/Choices';
 import { Pencil, ZoomIn, ZoomOut } from '@/kit/press/icons';
 import { Screen } from '@/kit/layout/Screen';
 import { useContentWidth } from '@/kit/layout/useContentWidth';
-import { Small, Words } from '@/kit/text/Text';
+import { Small, Text } from '@/kit/text/Text';
 import { ChestPlan, OpenDoorView, useFront, type Front } from '@/features/drawing';
 import { summaryWords } from '@/features/drawing/words';
 import { NookPanel } from './NookPanel';
@@ -30,7 +30,7 @@ export function SpaceScreen() {
   if (!front) {
     return (
       <Screen title="Not here" back="/nooks">
-        <Words padding={16}>This place is not there, or no longer. Look for it under Nooks.</Words>
+        <Text padding={16}>This place is not there, or no longer. Look for it under Nooks.</Text>
       </Screen>
     );
   }
@@ -63,7 +63,7 @@ function OpenSpace({ front }: { front: Front }) {
       ) : (
         <SpaceContents spaceId={space.id} selected={chosen} onPick={setSelected} />
       )}
-      {space.note ? <Words paddingHorizontal={16}>{space.note}</Words> : null}
+      {space.note ? <Text paddingHorizontal={16}>{space.note}</Text> : null}
       {caution ? <Small paddingHorizontal={16}>{caution}</Small> : null}
     </YStack>
   );

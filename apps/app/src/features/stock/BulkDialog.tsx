@@ -7,30 +7,30 @@ import {
   readMass,
   readQuantity,
   stackFlat,
-  SCHOOLS,
+  GROUPINGS,
   type ContainerRow,
   type ItemRow,
   type ItemTraits,
   type LengthUnit,
-  type School,
+  type GroupBy,
   type Textile,
 } from '@ours/core';
 import { useState } from 'react';
 import { XStack, YStack } from 'tamagui';
 import { useHousehold } from '@/home/HouseholdProvider';
-import { useDo } from '@/home/useRunCommand';
+import { useRunCommand } from '@/home/useRunCommand';
 import { useHome } from '@/home/useHome';
 import { Button } from '@/kit/press/Button';
 import { Choices } from '@/kit/form/Choices';
 import { Dialog } from '@/kit/layout/Dialog';
 import { Field } from '@/kit/form/Field';
 import { Small, Strong } from '@/kit/text/Text';
-import { SCHOOL_WORDS } from '@/features/sort/words';
+import { GROUP_BY_WORDS } from '@/features/sort/words';
 
 const BARE: ItemTraits = { weightGrams: null, volumeMl: null, textile: null, groups: {} };
 type Texts = Record<string, string>;
 /** Groups that a person says; alphabet and frequency follow from the name and the use. */
-const SAID = SCHOOLS.filter((school) => !['alphabet', 'frequency', 'room'].includes(school));
+const SAID = GROUPINGS.filter((school) => !['alphabet', 'frequency', 'room'].includes(school));
 
 function textsOf(traits: ItemTraits, unit: LengthUnit): Texts {
   const { textile } = traits;
@@ -50,7 +50,7 @@ function textsOf(traits: ItemTraits, unit: LengthUnit): Texts {
 
 /** How much room a thing takes and what it weighs; cloth by its folding; which groups it belongs to. */
 export function BulkDialog({ item, onClose }: { item: ItemRow; onClose: () => void }) {
-  const doIt = useDo();
+  const runCommand = useRunCommand();
   const { unit } = useHome();
   const traits = item.traits ?? BARE;
   const [start] = useState(() => textsOf(traits, unit));
@@ -58,7 +58,7 @@ export function BulkDialog({ item, onClose }: { item: ItemRow; onClose: () => vo
   const [cloth, setCloth] = useState(traits.textile !== null);
   const [material, setMaterial] = useState<Textile['material']>(traits.textile?.material ?? 'woven');
   const [groups, setGroups] = useState(traits.groups);
-  const [school, setSchool] = useState<School>('kind');
+  const [school, setGroupBy] = useState<GroupBy>('kind');
   const reading = readTraits(texts, start, traits, { cloth, material, groups }, unit);
   const field = (key: string, label: string) => (
     <Field
@@ -72,7 +72,7 @@ export function BulkDialog({ item, onClose }: { item: ItemRow; onClose: () => vo
   const save = (): void => {
     if ('problem' in reading) return;
     onClose();
-    void doIt(
+    void runCommand(
       'item_measured',
       [{ op: 'change', entity: 'item', id: item.id, fields: { traits: reading.traits } }],
       `Saved: ${item.name}.`,
@@ -123,12 +123,12 @@ export function BulkDialog({ item, onClose }: { item: ItemRow; onClose: () => vo
       ) : null}
       <Choices
         label="Group"
-        choices={SAID.map((value) => ({ value, label: SCHOOL_WORDS[value] }))}
+        choices={SAID.map((value) => ({ value, label: GROUP_BY_WORDS[value] }))}
         value={school}
-        onChange={setSchool}
+        onChange={setGroupBy}
       />
       <Field
-        label={`By ${SCHOOL_WORDS[school].toLowerCase()}`}
+        label={`By ${GROUP_BY_WORDS[school].toLowerCase()}`}
         value={groups[school] ?? ''}
         maxLength={60}
         placeholder="as its tags and name say"

@@ -2,7 +2,7 @@ import { formatQuantity, readQuantity, type ItemFields, type ItemRow } from '@ou
 import { useState } from 'react';
 import { XStack } from 'tamagui';
 import { useHousehold } from '@/home/HouseholdProvider';
-import { useDo } from '@/home/useRunCommand';
+import { useRunCommand } from '@/home/useRunCommand';
 import { Button } from '@/kit/press/Button';
 import { Dialog } from '@/kit/layout/Dialog';
 import { Field } from '@/kit/form/Field';
@@ -24,7 +24,7 @@ const list = (text: string): string[] => [
 ];
 
 function Form({ item, onClose }: { item: ItemRow; onClose: () => void }) {
-  const doIt = useDo();
+  const runCommand = useRunCommand();
   const [measuring, setMeasuring] = useState(false);
   const [name, setName] = useState(item.name);
   const [synonyms, setSynonyms] = useState(item.synonyms.join(', '));
@@ -58,7 +58,11 @@ function Form({ item, onClose }: { item: ItemRow; onClose: () => void }) {
       freezerMonths: freezer,
     };
     onClose();
-    void doIt('item_changed', [{ op: 'change', entity: 'item', id: item.id, fields: next }], `Saved: ${name.trim()}.`);
+    void runCommand(
+      'item_changed',
+      [{ op: 'change', entity: 'item', id: item.id, fields: next }],
+      `Saved: ${name.trim()}.`,
+    );
   };
   if (measuring) return <BulkDialog item={item} onClose={onClose} />;
   return (
@@ -99,7 +103,11 @@ function Form({ item, onClose }: { item: ItemRow; onClose: () => void }) {
         label="Take this thing off the list"
         onPress={() => {
           onClose();
-          void doIt('item_retired', [{ op: 'retire', entity: 'item', id: item.id }], `${item.name} is off the list.`);
+          void runCommand(
+            'item_retired',
+            [{ op: 'retire', entity: 'item', id: item.id }],
+            `${item.name} is off the list.`,
+          );
         }}
       />
     </Dialog>

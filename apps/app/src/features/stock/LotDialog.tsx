@@ -6,14 +6,14 @@ import {
   isInFreezer,
   isMeasure,
   isThawed,
-  planCount,
-  planDiscard,
-  planFreeze,
-  planMove,
-  planOpen,
-  planPutIn,
-  planTake,
-  planThaw,
+  opsForCounting,
+  opsForDiscarding,
+  opsForFreezing,
+  opsForMoving,
+  opsForOpening,
+  opsForPuttingIn,
+  opsForTaking,
+  opsForThawing,
   THAWED_DAYS,
   lotFieldsOf,
   readQuantity,
@@ -25,13 +25,13 @@ import {
 import { useState } from 'react';
 import { XStack, YStack } from 'tamagui';
 import { useHousehold } from '@/home/HouseholdProvider';
-import { planContext, today } from '@/home/planContext';
-import { useDo } from '@/home/useRunCommand';
+import { opContext, today } from '@/home/opContext';
+import { useRunCommand } from '@/home/useRunCommand';
 import { Button } from '@/kit/press/Button';
 import { Choices } from '@/kit/form/Choices';
 import { Dialog } from '@/kit/layout/Dialog';
 import { Field } from '@/kit/form/Field';
-import { Small, Words } from '@/kit/text/Text';
+import { Small, Text } from '@/kit/text/Text';
 import { NookPicker } from '@/home/NookPicker';
 import { amountWords, dateWords, dueWords, lotAmountWords, usualStep } from './words';
 
@@ -65,7 +65,7 @@ type Props = {
 };
 
 function OpenLot({ lot, item, state, onClose }: Props) {
-  const doIt = useDo();
+  const runCommand = useRunCommand();
   const [mode, setMode] = useState<Mode>('choose');
   /** Where a frozen thing is to go that is no freezer: it is asked whether it thaws. */
   const [leaving, setLeaving] = useState<{ nookId: string; name: string } | null>(null);
@@ -85,7 +85,7 @@ function OpenLot({ lot, item, state, onClose }: Props) {
     () => {
       if (amount === null || (amount === 0 && !zeroAllowed)) return;
       onClose();
-      void doIt(intent, make(amount), done(amount));
+      void runCommand(intent, make(amount), done(amount));
     };
   const said = (quantity: number): string =>
     `${amountWords(quantity, item.unit)} ${item.unit === 'piece' ? '× ' : ''}${item.name}`;
@@ -93,21 +93,21 @@ function OpenLot({ lot, item, state, onClose }: Props) {
   const moveTo = ({ nookId, name }: Target): (() => void) =>
     act(
       'stock_moved',
-      (n) => planMove(lot, n, nookId, present(nookId), planContext()),
+      (n) => opsForMoving(lot, n, nookId, present(nookId), opContext()),
       (n) => `Moved: ${said(n)} to ${name}.`,
     );
   const thawTo = ({ nookId, name }: Target): (() => void) =>
     act(
       'stock_thawed',
-      (n) => planThaw(lot, n, nookId, present(nookId), planContext()),
+      (n) => opsForThawing(lot, n, nookId, present(nookId), opContext()),
       (n) => `Out to thaw: ${said(n)} in ${name}.`,
     );
   const detail = [lotAmountWords(lot, item), dueWords(lot, item, today())].filter(Boolean).join(' · ');
 
   return (
     <Dialog title={item.name} open onClose={onClose}>
-      <Words>{detail}</Words>
-      {lot.pleaseCount ? <Words color="$late">More was taken than was known to be here. Please count.</Words> : null}
+      <Text>{detail}</Text>
+      {lot.pleaseCount ? <Text color="$late">More was taken than was known to be here. Please count.</Text> : null}
       <XStack gap={8} alignItems="flex-end">
         <Button label="Less" onPress={() => setText(formatQuantity(Math.max(0, (amount ?? step) - step)))} />
         <YStack flex={1}>
@@ -131,7 +131,7 @@ function OpenLot({ lot, item, state, onClose }: Props) {
               label={`Take ${text}`}
               onPress={act(
                 'stock_taken',
-                (n) => planTake([lot], n, planContext()),
+                (n) => opsForTaking([lot], n, opContext()),
                 (n) => `Taken: ${said(n)}.`,
               )}
             />
@@ -140,7 +140,7 @@ function OpenLot({ lot, item, state, onClose }: Props) {
               label={`Put in ${text}`}
               onPress={act(
                 'stock_put_in',
-                (n) => planPutIn(lotFieldsOf(lot), n, present(lot.nookId), planContext()),
+                (n) => opsForPuttingIn(lotFieldsOf(lot), n, present(lot.nookId), opContext()),
                 (n) => `Put in: ${said(n)}.`,
               )}
             />
@@ -151,7 +151,7 @@ function OpenLot({ lot, item, state, onClose }: Props) {
               label={`There are ${text} now`}
               onPress={act(
                 'stock_counted',
-                (n) => planCount(lot, n, planContext()),
+                (n) => opsForCounting(lot, n, opContext()),
                 (n) => `Counted: ${said(n)}.`,
                 true,
               )}
@@ -162,7 +162,7 @@ function OpenLot({ lot, item, state, onClose }: Props) {
               disabled={lot.openedOn !== null}
               onPress={act(
                 'stock_opened',
-                (n) => planOpen(lot, measured ? lot.quantityThousandths : n, present(lot.nookId), planContext()),
+                (n) => opsForOpening(lot, measured ? lot.quantityThousandths : n, present(lot.nookId), opContext()),
                 () => `Opened: ${item.name}, from today.`,
               )}
             />
@@ -180,7 +180,7 @@ function OpenLot({ lot, item, state, onClose }: Props) {
       ) : null}
       {leaving ? (
         <YStack gap={8} role="group" aria-label="Does it thaw?">
-          <Words>{`“${leaving.name}” is not set up as a freezer. Does it thaw there?`}</Words>
+          <Text>{`“${leaving.name}” is not set up as a freezer. Does it thaw there?`}</Text>
           <Small>
             {`Thawed in the refrigerator it is used by ${dateWords(addDays(today(), THAWED_DAYS), today())}, and is not frozen again unless still good. When in doubt, throw it out.`}
           </Small>
@@ -189,10 +189,10 @@ function OpenLot({ lot, item, state, onClose }: Props) {
         </YStack>
       ) : null}
       {mode === 'freeze' && thawed ? (
-        <Words color="$late">
+        <Text color="$late">
           This has thawed. Freeze it again only if it thawed in the refrigerator and is still good; it loses quality.
           When in doubt, throw it out.
-        </Words>
+        </Text>
       ) : null}
       {(mode === 'move' || mode === 'freeze' || mode === 'thaw') && !leaving ? (
         <NookPicker
@@ -214,7 +214,7 @@ function OpenLot({ lot, item, state, onClose }: Props) {
                   ? thawTo({ nookId, name })()
                   : act(
                       'stock_frozen',
-                      (n) => planFreeze(lot, n, nookId, present(nookId), planContext()),
+                      (n) => opsForFreezing(lot, n, nookId, present(nookId), opContext()),
                       (n) => `Frozen today: ${said(n)} in ${name}.`,
                     )()
           }
@@ -231,7 +231,7 @@ function OpenLot({ lot, item, state, onClose }: Props) {
             onChange={(reason) =>
               act(
                 'stock_discarded',
-                (n) => planDiscard(lot, n, reason, planContext()),
+                (n) => opsForDiscarding(lot, n, reason, opContext()),
                 (n) => `Gone, ${REASONS[reason]}: ${said(n)}.`,
               )()
             }

@@ -1,8 +1,8 @@
-import { effectiveDue, isMeasure, oldestFirst, planTake, type ItemRow, type LotRow } from '@ours/core';
+import { effectiveDue, isMeasure, oldestFirst, opsForTaking, type ItemRow, type LotRow } from '@ours/core';
 import { useState } from 'react';
 import { YStack } from 'tamagui';
-import { planContext, today } from '@/home/planContext';
-import { useDo } from '@/home/useRunCommand';
+import { opContext, today } from '@/home/opContext';
+import { useRunCommand } from '@/home/useRunCommand';
 import { Button } from '@/kit/press/Button';
 import { ListRow } from '@/kit/layout/ListRow';
 import { Mark } from '@/kit/text/Mark';
@@ -48,13 +48,13 @@ export function LotList({ lots }: { lots: readonly ListedLot[] }) {
 
 /** One tap takes one; of what is kept by measure (kg, l) nobody takes exactly one, so it asks how much. */
 function TakeButton({ lot, item, onMore }: { lot: LotRow; item: ItemRow; onMore: () => void }) {
-  const doIt = useDo();
+  const runCommand = useRunCommand();
   if (isMeasure(item.unit))
     return <Button label={`−, take some ${item.name}`} icon={MinusSome} iconOnly onPress={onMore} />;
   const one = Math.min(1000, lot.quantityThousandths);
   const take = (): void => {
     const done = `Taken: ${amountWords(one, item.unit)} ${item.name}.`;
-    void doIt('stock_taken', planTake([lot], one, planContext()), done);
+    void runCommand('stock_taken', opsForTaking([lot], one, opContext()), done);
   };
   return <Button label={`−1, take one ${item.name}`} icon={MinusOne} iconOnly disabled={one === 0} onPress={take} />;
 }

@@ -9,7 +9,7 @@ import { ListHeading, ListRow } from '@/kit/layout/ListRow';
 import { Plate } from '@/kit/text/Plate';
 import { Screen } from '@/kit/layout/Screen';
 import { useContentWidth } from '@/kit/layout/useContentWidth';
-import { Small, Strong, Words } from '@/kit/text/Text';
+import { Small, Strong, Text } from '@/kit/text/Text';
 import { AddBins, NookPanel } from '@/features/spaces';
 import { CHEMICAL_CAUTION, namesWords } from '@/features/spaces/words';
 import { OpenDoorView, useFront } from '@/features/drawing';
@@ -49,7 +49,7 @@ export function NookScreen() {
   if (!found || !id) {
     return (
       <Screen title="Not here" back="/nooks">
-        <Words padding={16}>This place is not there, or no longer. Look for it under Nooks.</Words>
+        <Text padding={16}>This place is not there, or no longer. Look for it under Nooks.</Text>
       </Screen>
     );
   }
@@ -75,9 +75,9 @@ export function NookScreen() {
         remark={lots.length === 0 ? undefined : 'oldest first'}
       />
       {lots.length === 0 ? (
-        <Words padding={16}>
+        <Text padding={16}>
           {inner.length > 0 ? 'Everything is in the bins inside it.' : 'Record what is there, line after line.'}
-        </Words>
+        </Text>
       ) : (
         <LotList lots={lots} />
       )}

@@ -11,7 +11,7 @@ import { Button } from '@/kit/press/Button';
 import { Dialog } from '@/kit/layout/Dialog';
 import { ListHeading, ListRow } from '@/kit/layout/ListRow';
 import { Screen } from '@/kit/layout/Screen';
-import { Small, Strong, Words } from '@/kit/text/Text';
+import { Small, Strong, Text } from '@/kit/text/Text';
 import { connectionWords } from './words';
 
 /** What has not reached the server yet, and what it would not take. */
@@ -33,7 +33,7 @@ export function WaitingScreen() {
   return (
     <Screen title="Saving" back="/">
       <YStack padding={16} gap={10}>
-        <Words>{connectionWords(store.isLost ? 'lost' : connection, refused.length > 0)}</Words>
+        <Text>{connectionWords(store.isLost ? 'lost' : connection, refused.length > 0)}</Text>
         {connection === 'other_home' ? (
           <Button label="Go to the home this browser is signed in to" onPress={() => void checkMe()} />
         ) : (
@@ -51,7 +51,7 @@ export function WaitingScreen() {
           testID="needs-you"
         >
           <Strong>{words(queued)}</Strong>
-          <Words>{refusalWords(queued.refusal!)}</Words>
+          <Text>{refusalWords(queued.refusal!)}</Text>
           <Small>{when(queued)}</Small>
           <XStack gap={8} flexWrap="wrap">
             {placeThatIsGone(state, queued.refusal) === null ? null : (
@@ -66,10 +66,10 @@ export function WaitingScreen() {
       {waiting.map((queued) => (
         <ListRow key={queued.at} title={words(queued)} detail={when(queued)} />
       ))}
-      {waiting.length + refused.length === 0 ? <Words padding={16}>Nothing waits.</Words> : null}
+      {waiting.length + refused.length === 0 ? <Text padding={16}>Nothing waits.</Text> : null}
       {placing ? (
         <Dialog title="Another place" open onClose={() => setPlacing(null)}>
-          <Words>{words(placing)}</Words>
+          <Text>{words(placing)}</Text>
           <NookPicker
             label="Where does it go?"
             exclude={placeThatIsGone(state, placing.refusal)}

@@ -3,7 +3,7 @@ import { TextInput, type TextInputProps } from 'react-native';
 import { YStack } from 'tamagui';
 import { BODY_FONT } from '@/kit/theme/tamagui.config';
 import { usePalette } from '@/kit/theme/usePalette';
-import { Small, Words } from '@/kit/text/Text';
+import { Small, Text } from '@/kit/text/Text';
 
 export interface FieldProps extends Omit<TextInputProps, 'style'> {
   label: string;
@@ -69,7 +69,7 @@ export const Field = forwardRef<TextInput, FieldProps>(function Field(
         }}
       />
       {help === undefined ? null : (
-        <Words
+        <Text
           id={`${id}-help`}
           role={problem === undefined ? 'note' : 'alert'}
           fontSize={14}
@@ -77,7 +77,7 @@ export const Field = forwardRef<TextInput, FieldProps>(function Field(
           color={problem === undefined ? '$second' : '$late'}
         >
           {help}
-        </Words>
+        </Text>
       )}
     </YStack>
   );

@@ -1,3 +1,3 @@
-import { GetScreen } from '@/features/plan/BuyingListScreen';
+import { BuyingListScreen } from '@/features/plan/BuyingListScreen';
 
-export default GetScreen;
+export default BuyingListScreen;

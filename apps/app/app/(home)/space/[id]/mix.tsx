@@ -1,3 +1,3 @@
-import { MixScreen } from '@/features/plan/PlanScreen';
+import { PlanScreen } from '@/features/plan/PlanScreen';
 
-export default MixScreen;
+export default PlanScreen;

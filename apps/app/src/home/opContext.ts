@@ -1,4 +1,4 @@
-import type { CivilDate, PlanContext } from '@ours/core';
+import type { CivilDate, OpContext } from '@ours/core';
 import { v7 as uuidv7 } from 'uuid';
 
 /** The day it is here, by this device's clock. */
@@ -8,7 +8,7 @@ export function today(now = new Date()): CivilDate {
 }
 
 /** Fresh ids, this instant and this day: what core's plans are made with. */
-export const planContext = (): PlanContext => ({
+export const opContext = (): OpContext => ({
   newId: () => uuidv7(),
   now: new Date().toISOString(),
   today: today(),

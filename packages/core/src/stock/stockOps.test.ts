@@ -1,6 +1,6 @@
 import type { LotFields, LotRow } from '../household/registry';
 import { idMaker, itemFields, lotFields, lotRow } from '../household/sampleHome.test-support';
-import { oldestFirst, planFreeze, planMove, planThaw, planThawAll, sameLot } from './stockPlans';
+import { oldestFirst, opsForFreezing, opsForMoving, opsForThawing, opsForThawingAll, sameLot } from './stockOps';
 
 const context = { newId: idMaker(), now: '2026-11-24T08:00:00.000Z', today: '2026-11-24' };
 const item = { ...itemFields(), id: 'i', seq: 1, retired: false };
@@ -55,10 +55,10 @@ it('what is used first: opened, then by date, undated last, then by id', () => {
 });
 
 describe('out of the freezer', () => {
-  const made = (ops: ReturnType<typeof planThaw>) => ops.find((op) => op.op === 'create');
+  const made = (ops: ReturnType<typeof opsForThawing>) => ops.find((op) => op.op === 'create');
 
   it('thaws some of a frozen lot into another place, from today, and no more than there is', () => {
-    const ops = planThaw(frozen(), 5000, 'fridge', [], context);
+    const ops = opsForThawing(frozen(), 5000, 'fridge', [], context);
     expect(ops).toMatchObject([
       { op: 'event', event: { kind: 'moved_out', lotId: 'cold', quantityThousandths: 3000 } },
       { op: 'create', fields: { nookId: 'fridge', frozenOn: '2026-08-01', thawedOn: '2026-11-24', expiresOn: null } },
@@ -67,14 +67,14 @@ describe('out of the freezer', () => {
   });
   it('what was frozen a second time is used on the day it thaws', () => {
     const again = frozen({ thawedOn: '2026-07-01', expiresOn: '2027-06-01', dateKind: 'best_before' });
-    expect(made(planThaw(again, 1000, 'fridge', [], context))).toMatchObject({
+    expect(made(opsForThawing(again, 1000, 'fridge', [], context))).toMatchObject({
       fields: { thawedOn: '2026-11-24', expiresOn: '2026-11-24', dateKind: 'use_by' },
     });
   });
   it('what is not frozen does not thaw', () => {
-    expect(planThaw(frozen({ frozenOn: null }), 1000, 'fridge', [], context)).toEqual([]);
-    expect(planThaw(frozen({ thawedOn: '2026-11-20' }), 1000, 'fridge', [], context)).toEqual([]);
-    expect(planThaw(frozen({ quantityThousandths: 0 }), 1000, 'fridge', [], context)).toEqual([]);
+    expect(opsForThawing(frozen({ frozenOn: null }), 1000, 'fridge', [], context)).toEqual([]);
+    expect(opsForThawing(frozen({ thawedOn: '2026-11-20' }), 1000, 'fridge', [], context)).toEqual([]);
+    expect(opsForThawing(frozen({ quantityThousandths: 0 }), 1000, 'fridge', [], context)).toEqual([]);
   });
   it('a whole bin thaws where it goes: what is frozen and there, and nothing else', () => {
     const lots = [
@@ -83,21 +83,21 @@ describe('out of the freezer', () => {
       lotRow('thawed', { frozenOn: '2026-08-01', thawedOn: '2026-11-20' }),
       lotRow('dry', {}),
     ];
-    expect(planThawAll(lots, context)).toEqual([
+    expect(opsForThawingAll(lots, context)).toEqual([
       { op: 'change', entity: 'lot', id: 'cold', fields: { thawedOn: '2026-11-24' } },
     ]);
   });
   it('freezing keeps the day of what is frozen, and is from today for what had thawed', () => {
-    expect(made(planFreeze(frozen(), 1000, 'other', [], context))).toMatchObject({
+    expect(made(opsForFreezing(frozen(), 1000, 'other', [], context))).toMatchObject({
       fields: { frozenOn: '2026-08-01' },
     });
     const thawed = frozen({ thawedOn: '2026-11-23' });
-    expect(made(planFreeze(thawed, 1000, 'other', [], context))).toMatchObject({
+    expect(made(opsForFreezing(thawed, 1000, 'other', [], context))).toMatchObject({
       fields: { frozenOn: '2026-11-24', thawedOn: '2026-11-23' },
     });
   });
   it('nothing to move is no move', () => {
-    expect(planMove(frozen({ quantityThousandths: 0 }), 1000, 'other', [], context)).toEqual([]);
-    expect(planMove(frozen(), 0, 'other', [], context)).toEqual([]);
+    expect(opsForMoving(frozen({ quantityThousandths: 0 }), 1000, 'other', [], context)).toEqual([]);
+    expect(opsForMoving(frozen(), 0, 'other', [], context)).toEqual([]);
   });
 });

@@ -2,7 +2,7 @@ import type { Op, ItemRow, LotFields, LotRow, LedgerEvent, LedgerEventKind } fro
 import type { CivilDate } from '../base';
 import { effectiveDue, isFrozen, isThawed } from '../shelflife';
 
-export interface PlanContext {
+export interface OpContext {
   /** A fresh UUIDv7 at each call. */
   newId: () => string;
   /** Instant, ISO UTC. */
@@ -15,7 +15,7 @@ export const DISCARD_REASONS = ['expired', 'spoiled', 'broken', 'given_away', 'r
 export type DiscardReason = (typeof DISCARD_REASONS)[number];
 
 const eventOp = (
-  context: PlanContext,
+  context: OpContext,
   lotId: string,
   kind: LedgerEventKind,
   quantityThousandths: number,
@@ -44,10 +44,10 @@ export function oldestFirst(lots: readonly LotRow[], item: ItemRow): LotRow[] {
  *
  * @param reason why it leaves the house unused, or null when it is used
  */
-export function planTake(
+export function opsForTaking(
   lots: readonly LotRow[],
   quantityThousandths: number,
-  context: PlanContext,
+  context: OpContext,
   reason: DiscardReason | null = null,
 ): Op[] {
   let left = quantityThousandths;
@@ -79,11 +79,11 @@ export function sameLot(a: LotFields, b: LotFields): boolean {
 }
 
 /** Puts an amount into a nook: onto the lot it belongs to, or as a new one. */
-export function planPutIn(
+export function opsForPuttingIn(
   fields: LotFields,
   quantityThousandths: number,
   present: readonly LotRow[],
-  context: PlanContext,
+  context: OpContext,
   kind: 'put_in' | 'moved_in' = 'put_in',
 ): Op[] {
   const twin = present.find((lot) => !lot.retired && sameLot(lot, fields));
@@ -93,27 +93,27 @@ export function planPutIn(
 }
 
 /** "There are n now": the new base for this lot. */
-export function planCount(lot: LotRow, quantityThousandths: number, context: PlanContext): Op[] {
+export function opsForCounting(lot: LotRow, quantityThousandths: number, context: OpContext): Op[] {
   return [eventOp(context, lot.id, 'counted', quantityThousandths)];
 }
 
 /** Out of the house, with the reason. */
-export function planDiscard(
+export function opsForDiscarding(
   lot: LotRow,
   quantityThousandths: number,
   reason: DiscardReason,
-  context: PlanContext,
+  context: OpContext,
 ): Op[] {
   return [eventOp(context, lot.id, 'discarded', quantityThousandths, reason)];
 }
 
 /** Moves an amount of a lot to another nook; quantity is conserved. */
-export function planMove(
+export function opsForMoving(
   lot: LotRow,
   quantityThousandths: number,
   toNookId: string,
   presentThere: readonly LotRow[],
-  context: PlanContext,
+  context: OpContext,
 ): Op[] {
   if (toNookId === lot.nookId) return [];
   const amount = Math.min(quantityThousandths, lot.quantityThousandths);
@@ -124,11 +124,11 @@ export function planMove(
  * Opens one of a lot (or all of a lot kept by measure): the opened one gets its own date from today. What is open already
  * stays as it is: opening it again does not start its days anew.
  */
-export function planOpen(
+export function opsForOpening(
   lot: LotRow,
   quantityThousandths: number,
   presentHere: readonly LotRow[],
-  context: PlanContext,
+  context: OpContext,
 ): Op[] {
   if (lot.openedOn !== null) return [];
   return planSplit(
@@ -144,12 +144,12 @@ export function planOpen(
  * Freezes an amount of a lot, into the nook given; what is frozen already keeps its day. What has thawed is frozen again from
  * today: the caller has shown the caution (`refreezing`) before.
  */
-export function planFreeze(
+export function opsForFreezing(
   lot: LotRow,
   quantityThousandths: number,
   toNookId: string,
   presentThere: readonly LotRow[],
-  context: PlanContext,
+  context: OpContext,
 ): Op[] {
   const amount = Math.min(quantityThousandths, lot.quantityThousandths);
   const frozenOn = lot.frozenOn === null || isThawed(lot) ? context.today : lot.frozenOn;
@@ -160,12 +160,12 @@ export function planFreeze(
  * Takes an amount of a frozen lot out of the freezer to thaw, into the nook given. What had been frozen a second time is to be
  * used on the day it thaws.
  */
-export function planThaw(
+export function opsForThawing(
   lot: LotRow,
   quantityThousandths: number,
   toNookId: string,
   presentThere: readonly LotRow[],
-  context: PlanContext,
+  context: OpContext,
 ): Op[] {
   if (!isFrozen(lot)) return [];
   const change: Partial<LotFields> = { ...thawedToday(lot, context), nookId: toNookId };
@@ -173,13 +173,13 @@ export function planThaw(
 }
 
 /** The frozen lots in some places, all of them, thaw where they are: for a bin that leaves the freezer with what is in it. */
-export function planThawAll(lots: readonly LotRow[], context: PlanContext): Op[] {
+export function opsForThawingAll(lots: readonly LotRow[], context: OpContext): Op[] {
   return lots
     .filter((lot) => isFrozen(lot) && lot.quantityThousandths > 0)
     .map((lot) => ({ op: 'change', entity: 'lot', id: lot.id, fields: thawedToday(lot, context) }));
 }
 
-function thawedToday(lot: LotRow, { today }: PlanContext): Partial<LotFields> {
+function thawedToday(lot: LotRow, { today }: OpContext): Partial<LotFields> {
   const again = (lot.thawedOn ?? null) !== null;
   return { thawedOn: today, ...(again ? { expiresOn: today, dateKind: 'use_by' as const } : {}) };
 }
@@ -189,12 +189,15 @@ function planSplit(
   amount: number,
   change: Partial<LotFields>,
   present: readonly LotRow[],
-  context: PlanContext,
+  context: OpContext,
 ): Op[] {
   if (amount <= 0) return [];
   const fields: LotFields = { ...lotFieldsOf(lot), ...change };
   const others = present.filter((other) => other.id !== lot.id);
-  return [eventOp(context, lot.id, 'moved_out', amount), ...planPutIn(fields, amount, others, context, 'moved_in')];
+  return [
+    eventOp(context, lot.id, 'moved_out', amount),
+    ...opsForPuttingIn(fields, amount, others, context, 'moved_in'),
+  ];
 }
 
 /** The fields of a lot without its id and balance. */

@@ -1,6 +1,6 @@
 import type { HouseholdState, Op, ItemRow, LotFields, LotRow } from '../household';
 import { convertMeasure, ONE_THOUSANDTHS, isMeasure } from '../base';
-import { oldestFirst, planCount, planOpen, planPutIn, planTake, type PlanContext } from '../stock';
+import { oldestFirst, opsForCounting, opsForOpening, opsForPuttingIn, opsForTaking, type OpContext } from '../stock';
 import type { RecordedLine } from './lineReading';
 
 export type LinePlan =
@@ -41,12 +41,12 @@ export function quantityIn(
  * @param nookId the place the line is recorded into
  * @returns operations; a line that is unclear, takes from an unknown item or mixes measures is kept as typed
  */
-export function planRecordedLine(
+export function opsForRecordedLine(
   state: HouseholdState,
   known: ItemRow | null,
   card: RecordedLine,
   nookId: string,
-  context: PlanContext,
+  context: OpContext,
 ): LinePlan {
   const keep = (why: KeptWhy): LinePlan => ({
     kind: 'keep',
@@ -78,12 +78,14 @@ export function planRecordedLine(
   if (card.action === 'take' && known) {
     const lots = oldestFirst(here.length > 0 ? here : onlyPlaceOf(state, known), known);
     const intent = card.takeReason === null ? 'stock_taken' : 'stock_discarded';
-    return lots.length === 0 ? keep('none_here') : planned(intent, planTake(lots, quantity, context, card.takeReason));
+    return lots.length === 0
+      ? keep('none_here')
+      : planned(intent, opsForTaking(lots, quantity, context, card.takeReason));
   }
   const closed = known ? opensOneOf(card, here, known) : null;
   if (closed && known) {
     const amount = isMeasure(known.unit) ? closed.quantityThousandths : ONE_THOUSANDTHS;
-    const ops = planOpen(closed, amount, here, { ...context, today: card.openedOn! });
+    const ops = opsForOpening(closed, amount, here, { ...context, today: card.openedOn! });
     return { kind: 'planned', intent: 'stock_opened', ops, quantityThousandths: amount, item };
   }
   const itemId = known?.id ?? context.newId();
@@ -93,12 +95,12 @@ export function planRecordedLine(
     if (lots.length === 0) return keep('none_here');
     // The number is for the thing as a whole: the lot to be used last carries it, the others are found empty.
     const order = oldestFirst(lots, known);
-    const counts = order.flatMap((lot, at) => planCount(lot, at === order.length - 1 ? quantity : 0, context));
+    const counts = order.flatMap((lot, at) => opsForCounting(lot, at === order.length - 1 ? quantity : 0, context));
     return planned('stock_counted', [...itemOps, ...counts]);
   }
   return planned(card.action === 'count' ? 'stock_counted' : 'stock_put_in', [
     ...itemOps,
-    ...planPutIn(lotOf(card, itemId, nookId), quantity, here, context),
+    ...opsForPuttingIn(lotOf(card, itemId, nookId), quantity, here, context),
   ]);
 }
 

@@ -1,6 +1,6 @@
 import { applyCommand } from '../household/applyCommand';
 import { AS_ADULT, idMaker, lotRow, sampleHome } from '../household/sampleHome.test-support';
-import { planRecordedLine, quantityIn } from './planRecordedLine';
+import { opsForRecordedLine, quantityIn } from './opsForRecordedLine';
 import { recordLine } from './recordLine';
 import { thingKey, thingNamed, ThingNames } from './thingNames';
 
@@ -11,7 +11,7 @@ function save(line: string, knows = true) {
   state.put({ entity: 'lot', row: lotRow('old', { quantityThousandths: 2000, expiresOn: '2026-12-01' }) });
   const card = recordLine(line, { order: 'dmy', today: context.today });
   const known = knows ? state.get('item', 'lanterns')! : null;
-  const plan = planRecordedLine(state, known, card, 'bin', context);
+  const plan = opsForRecordedLine(state, known, card, 'bin', context);
   const applied = applyCommand(state, { id: 'c', intent: 't', occurredAt: context.now, ops: plan.ops }, AS_ADULT);
   if (!applied.ok) throw new Error(applied.refusal.kind);
   for (const row of applied.changed) state.put(row);
@@ -86,15 +86,21 @@ describe('saving a line', () => {
     const state = sampleHome();
     const lanterns = state.get('item', 'lanterns')!;
     const card = recordLine('out of lanterns', { order: 'dmy', today: context.today });
-    const plan = planRecordedLine(state, lanterns, card, 'bin2', context);
+    const plan = opsForRecordedLine(state, lanterns, card, 'bin2', context);
     expect(plan).toMatchObject({
       kind: 'planned',
       ops: [{ event: { kind: 'counted', lotId: 'lot', quantityThousandths: 0 } }],
     });
     state.put({ entity: 'lot', row: lotRow('else', { nookId: 'low', quantityThousandths: 1000 }) });
-    expect(planRecordedLine(state, lanterns, card, 'bin2', context)).toMatchObject({ kind: 'keep', why: 'none_here' });
+    expect(opsForRecordedLine(state, lanterns, card, 'bin2', context)).toMatchObject({
+      kind: 'keep',
+      why: 'none_here',
+    });
     const take = { ...card, action: 'take' as const, quantityThousandths: 1000 };
-    expect(planRecordedLine(state, lanterns, take, 'bin2', context)).toMatchObject({ kind: 'keep', why: 'none_here' });
+    expect(opsForRecordedLine(state, lanterns, take, 'bin2', context)).toMatchObject({
+      kind: 'keep',
+      why: 'none_here',
+    });
   });
 
   it('a thing that is there, said to be opened without a number, is opened; with one it is put in', () => {
