@@ -38,7 +38,7 @@ describe('equal containers on a floor', () => {
     [43, 26, 7, 3, 53],
     [49, 28, 8, 3, 57],
   ])('%i × %i by %i × %i holds %i, or one less and no claim to the most', (W, D, w, d, optimum) => {
-    const { places, provenBest } = countSame(W, D, w, d);
+    const { places, provenBest: most } = countSame(W, D, w, d);
     expectSound(places, W, D);
     expect(places.length).toBeLessThanOrEqual(optimum);
     expect(places.length).toBeGreaterThanOrEqual(optimum - 1);

@@ -96,7 +96,7 @@ export function searchPlan(problem: PlanProblem): PlanSearch {
       for (let n = 0; n < count && !isThrough(); n++) tryOne();
       return !isThrough();
     },
-    best: () => ({ ...best.answer, most: isThrough() }),
+    best: () => ({ ...best.answer, provenBest: isThrough() }),
     version: () => version,
   };
 }
