@@ -79,7 +79,7 @@ await phone.getByTestId('measure-drawing').scrollIntoViewIfNeeded();
 await shot(phone, 'measure-phone');
 await step(phone, 'Sort');
 await phone.getByRole('button', { name: 'Begin' }).click();
-await phone.getByTestId('assess-thing').getByRole('radio', { name: 'Keep here' }).click();
+await phone.getByTestId('assess-thing').getByRole('button', { name: 'Keep here' }).click();
 await phone.getByTestId('assess-thing').getByRole('radio', { name: 'Give away' }).click();
 await phone.waitForTimeout(9500);
 await shot(phone, 'sort-phone');

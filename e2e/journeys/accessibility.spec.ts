@@ -70,6 +70,14 @@ const VIEWS: [name: string, open: (page: Page, server: HomeServer) => Promise<vo
       if (step === 'Try') await page.getByRole('button', { name: /^lid box/ }).click();
     },
   ]),
+  [
+    'a new space',
+    async (page) => {
+      await goTo(page, 'Nooks');
+      await page.getByRole('button', { name: 'Space', exact: true }).click();
+      await expect(page.getByTestId('growing-space')).toBeVisible();
+    },
+  ],
   ['restock', (page) => goTo(page, 'Restock')],
   ['rounds', (page) => goTo(page, 'Rounds')],
 ];

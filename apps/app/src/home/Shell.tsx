@@ -4,6 +4,7 @@ import { useMedia, XStack, YStack } from 'tamagui';
 import type { IconType } from '@/kit/press/Button';
 import { Basket, Nooks, Pencil, Rounds, Search } from '@/kit/press/icons';
 import { RAIL_WIDTH } from '@/kit/layout/useContentWidth';
+import { pressable } from '@/kit/press/pressable';
 import { usePalette } from '@/kit/theme/usePalette';
 import { Strong } from '@/kit/text/Text';
 
@@ -52,15 +53,9 @@ function useGo(place: Place) {
   return {
     current: isAt(place, path),
     props: {
-      role: 'link' as const,
-      tabIndex: 0 as const,
-      cursor: 'pointer' as const,
+      ...pressable({ onPress: go, role: 'link' }),
       'aria-label': place.label,
       'aria-current': isAt(place, path) ? ('page' as const) : undefined,
-      onPress: go,
-      onKeyDown: ((event: KeyboardEvent) => {
-        if (event.key === 'Enter') go();
-      }) as never,
     },
   };
 }
@@ -109,12 +104,11 @@ function RecordTab({ place }: { place: Place }) {
   const { props } = useGo(place);
   const Icon = place.icon;
   return (
-    <YStack flex={1} alignItems="center">
+    <YStack flex={1} alignItems="center" justifyContent="center">
       <YStack
         {...props}
-        marginTop={-14}
         width={66}
-        height={74}
+        height={66}
         borderRadius={16}
         backgroundColor="$accent"
         borderWidth={2}

@@ -1,7 +1,12 @@
 import { useHousehold, useHouseholdContext } from '@/home/HouseholdProvider';
 import { useRouter } from 'expo-router';
-import { XStack } from 'tamagui';
-import { Small } from '@/kit/text/Text';
+import { useMedia, XStack } from 'tamagui';
+import { pressable } from '@/kit/press/pressable';
+import { Check } from '@/kit/press/icons';
+import { HiddenText, Small } from '@/kit/text/Text';
+import { usePalette } from '@/kit/theme/usePalette';
+
+const ALL_SAVED = 'All saved ✓';
 
 /** What the header says about saving: all saved, n waiting, n need you. */
 export function syncWords(waiting: number, needYou: number, connection: string): string {
@@ -12,7 +17,7 @@ export function syncWords(waiting: number, needYou: number, connection: string):
   if (connection === 'signed_out') return waiting > 0 ? `sign in to send ${waiting}` : 'signed out';
   if (waiting > 0) return `${waiting} waiting`;
   if (connection === 'offline') return 'Offline, all saved here';
-  return connection === 'connecting' ? 'Connecting …' : 'All saved ✓';
+  return connection === 'connecting' ? 'Connecting …' : ALL_SAVED;
 }
 
 export function SyncState() {
@@ -24,23 +29,32 @@ export function SyncState() {
     lost: store.isLost,
   }));
   const words = syncWords(waiting, needYou, lost ? 'lost' : connection);
+  const { gtMd } = useMedia();
+  const palette = usePalette();
+  const go = (): void => router.push(connection === 'signed_out' ? '/sign-in' : '/waiting');
+  // A phone has no room for words about what is as it should be.
+  const onlySign = words === ALL_SAVED && !gtMd;
   return (
     <XStack
-      role="link"
-      tabIndex={0}
-      cursor="pointer"
+      {...pressable({ onPress: go, role: 'link' })}
       minHeight={44}
+      minWidth={onlySign ? 28 : 44}
       maxWidth={140}
       alignItems="center"
-      onPress={() => router.push(connection === 'signed_out' ? '/sign-in' : '/waiting')}
+      justifyContent="flex-end"
       aria-label={`${words}; show what waits`}
       {...(needYou > 0
         ? { borderWidth: 1, borderColor: '$late', borderRadius: 8, paddingHorizontal: 8, backgroundColor: '$lateTint' }
         : {})}
     >
-      <Small testID="sync-state" textAlign="right" color={needYou > 0 ? '$late' : '$second'}>
-        {words}
-      </Small>
+      {onlySign ? <Check size={18} color={palette.second} strokeWidth={2.4} /> : null}
+      {onlySign ? (
+        <HiddenText testID="sync-state">{words}</HiddenText>
+      ) : (
+        <Small testID="sync-state" textAlign="right" color={needYou > 0 ? '$late' : '$second'}>
+          {words}
+        </Small>
+      )}
     </XStack>
   );
 }

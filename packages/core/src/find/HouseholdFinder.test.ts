@@ -2,7 +2,7 @@ import fc from 'fast-check';
 import type { TaggedRow } from '../household/registry';
 import { HouseholdState } from '../household/HouseholdState';
 import { itemFields, sampleRows } from '../household/sampleHome.test-support';
-import { HouseholdFinder } from './HouseholdFinder';
+import { HouseholdFinder, withoutDoubles, type Found } from './HouseholdFinder';
 
 const itemRow = (
   id: string,
@@ -128,4 +128,18 @@ describe('the finder follows the home', () => {
       { seed: 17, numRuns: 400 },
     );
   });
+});
+
+describe('answers without doubles', () => {
+  const item = (id: string, ...nookIds: string[]): Found =>
+    ({ kind: 'item', item: { id }, lots: nookIds.map((nookId) => ({ nookId })), score: 1 }) as unknown as Found;
+  const nook = (nookId: string): Found => ({ kind: 'nook', nookId, score: 1, repaired: false });
+  const ids = (found: readonly Found[]): string[] =>
+    found.map((one) => (one.kind === 'item' ? one.item.id : one.nookId));
+  it.each<[string, Found[], string[]]>([
+    ['the bin a thing before it lies in', [item('lantern', 'B1'), nook('B1'), nook('C1')], ['lantern', 'C1']],
+    ['a bin that was found first stays', [nook('B1'), item('lantern', 'B1')], ['B1', 'lantern']],
+    ['each place of a thing', [item('lantern', 'B1', 'C1'), nook('C1'), nook('B1')], ['lantern']],
+    ['nothing found', [], []],
+  ])('%s', (_, found, left) => expect(ids(withoutDoubles(found))).toEqual(left));
 });

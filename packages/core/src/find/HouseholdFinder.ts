@@ -19,6 +19,20 @@ export interface FoundNook {
 }
 export type Found = FoundItem | FoundNook;
 
+/**
+ * What was found without a place that an answer before it shows already, since the thing asked for lies there.
+ * @param found best first; may be empty
+ * @returns in the same order; things are never left out
+ */
+export function withoutDoubles(found: readonly Found[]): Found[] {
+  const shown = new Set<string>();
+  return found.filter((one) => {
+    if (one.kind === 'nook') return !shown.has(one.nookId);
+    for (const lot of one.lots) shown.add(lot.nookId);
+    return true;
+  });
+}
+
 /** Fewer rows than these are indexed at once when something is asked for. */
 const AT_ONCE = 100;
 type NamedRow = Extract<TaggedRow, { entity: 'item' | 'space' | 'shelf' | 'bin' }>;

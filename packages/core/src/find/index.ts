@@ -1,1 +1,1 @@
-export { type Found, HouseholdFinder } from './HouseholdFinder';
+export { type Found, HouseholdFinder, withoutDoubles } from './HouseholdFinder';

@@ -7,4 +7,5 @@ export {
   opsForVerdict,
   suggestHome,
 } from './clearOut';
+export { likelyVerdict, type LikelyVerdict } from './likelyVerdict';
 export { binsNeeded, groupThings, lotsWithin } from './grouping';

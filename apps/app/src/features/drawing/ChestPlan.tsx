@@ -52,16 +52,6 @@ export function ChestPlan({
                 strokeWidth={1.4}
                 opacity={(shelf.bottomTenthMm ?? 0) > 0 ? 0.8 : 1}
               />
-              <SvgText
-                x={x(box.x + box.width / 2)}
-                y={depth / 2 + 8}
-                fontSize={13}
-                fontFamily={`${MONO}_700Bold, monospace`}
-                textAnchor="middle"
-                fill={palette.ink}
-              >
-                {codeTail(bin.code)}
-              </SvgText>
             </G>
           )),
         )}
@@ -79,6 +69,33 @@ export function ChestPlan({
             />
           </G>
         ))}
+        {/* Over the dashes, so that no line goes through a code. */}
+        {below.flatMap(({ bins }) =>
+          bins.map(({ bin, box }) => (
+            <G key={bin.id}>
+              <Rect
+                x={x(box.x + box.width / 2) - 14}
+                y={depth / 2 - 6}
+                width={28}
+                height={19}
+                rx={4}
+                fill={palette.sheet}
+                stroke={palette.ink}
+                strokeWidth={1}
+              />
+              <SvgText
+                x={x(box.x + box.width / 2)}
+                y={depth / 2 + 8}
+                fontSize={13}
+                fontFamily={`${MONO}_700Bold, monospace`}
+                textAnchor="middle"
+                fill={palette.ink}
+              >
+                {codeTail(bin.code)}
+              </SvgText>
+            </G>
+          )),
+        )}
       </Svg>
     </YStack>
   );

@@ -8,7 +8,7 @@ import {
   type NookSummary,
 } from '@ours/core';
 import { G, Path, Rect, Text as SvgText } from 'react-native-svg';
-import type { Palette } from '@/kit/theme/palette';
+import { LIGHT, type Palette } from '@/kit/theme/palette';
 import { MONO, BODY_FONT } from '@/kit/theme/tamagui.config';
 import { EndsHatch, type BinMood } from './BinShape';
 
@@ -16,12 +16,40 @@ export type Place = (box: Box) => Box;
 
 export const NAME_SIZE = 13;
 const TAG_SIZE = 13;
+/** From one line of a name to the next. */
+const LINE = NAME_SIZE + 4;
 
-/** The most letters of a size that fit a width; this typeface is about half an em wide on the average. */
-export function fitText(text: string, width: number, size: number): string {
-  const most = Math.floor(width / (size * 0.5));
-  if (text.length <= most) return text;
-  return most < 4 ? '' : `${text.slice(0, most - 1).trimEnd()}…`;
+/** This typeface is about half an em wide on the average; a little more, so that nothing is cut. */
+const letterWidth = (size: number): number => size * 0.53;
+
+/**
+ * A text in at most so many lines of a width, broken between words. Empty when it does not fit: a name that does not fit
+ * is left out, never cut.
+ */
+export function linesThatFit(text: string, width: number, size: number, mostLines: number): string[] {
+  const most = Math.floor(width / letterWidth(size));
+  const lines: string[] = [];
+  for (const word of text.split(/\s+/).filter(Boolean)) {
+    const last = lines.at(-1);
+    if (last !== undefined && last.length + 1 + word.length <= most) lines[lines.length - 1] = `${last} ${word}`;
+    else lines.push(word);
+  }
+  return lines.length <= mostLines && lines.every((line) => line.length <= most) ? lines : [];
+}
+
+/** Where a bin's plate and its name stand in its drawn box; no lines when the name does not fit. */
+function labelOf(box: Box, tag: string, name: string, hasLid: boolean) {
+  const tagWidth = tag.length * TAG_SIZE * 0.62 + 10;
+  const narrow = box.width < tagWidth + 2;
+  const size = narrow ? Math.max(9, TAG_SIZE * (box.width / (tagWidth + 4))) : TAG_SIZE;
+  const tagHeight = size + 7;
+  const lid = hasLid ? 6 : 0;
+  const room = box.height - lid;
+  const mostLines = Math.max(0, Math.min(2, Math.floor((room - tagHeight - 4) / LINE)));
+  const lines = mostLines === 0 ? [] : linesThatFit(name, box.width - 6, NAME_SIZE, mostLines);
+  const block = tagHeight + lines.length * LINE;
+  const top = box.y + lid + Math.max(1, (room - block) / 2);
+  return { size, tagWidth: narrow ? box.width - 2 : tagWidth, tagHeight, room, lines, top };
 }
 
 export function BinLabel({
@@ -41,30 +69,24 @@ export function BinLabel({
   palette: Palette;
   hasLid: boolean;
 }) {
-  const tagWidth = tag.length * TAG_SIZE * 0.62 + 10;
-  const narrow = box.width < tagWidth + 2;
-  const size = narrow ? Math.max(9, TAG_SIZE * (box.width / (tagWidth + 4))) : TAG_SIZE;
-  const shownTagWidth = narrow ? box.width - 2 : tagWidth;
-  const tagHeight = size + 7;
-  const shown = names && mood !== 'quiet' ? fitText(name, box.width - 6, NAME_SIZE) : '';
-  const room = box.height - (hasLid ? 6 : 0);
+  const { size, tagWidth, tagHeight, room, lines, top } = labelOf(
+    box,
+    tag,
+    names && mood !== 'quiet' ? name : '',
+    hasLid,
+  );
   if (mood !== 'here' && room < tagHeight + 2) return null;
-  const withName = shown !== '' && room > tagHeight + NAME_SIZE + 10;
-  const block = withName ? tagHeight + NAME_SIZE + 4 : tagHeight;
-  const top = box.y + (hasLid ? 6 : 0) + Math.max(1, (room - block) / 2 - (withName ? 2 : 0));
   const middle = box.x + box.width / 2;
   const ink = mood === 'quiet' ? palette.second : mood === 'here' ? palette.onHere : palette.ink;
-  const plate = mood === 'here' ? '#FFFEFA' : palette.sheet;
-  const nameWidth = shown.length * NAME_SIZE * 0.5 + 6;
   return (
     <G>
       <Rect
-        x={middle - shownTagWidth / 2}
+        x={middle - tagWidth / 2}
         y={top}
-        width={shownTagWidth}
+        width={tagWidth}
         height={tagHeight}
         rx={4}
-        fill={plate}
+        fill={mood === 'here' ? LIGHT.sheet : palette.sheet}
         stroke={mood === 'quiet' ? palette.quiet : ink}
         strokeWidth={1.2}
       />
@@ -78,31 +100,107 @@ export function BinLabel({
       >
         {tag}
       </SvgText>
-      {withName ? (
-        <G>
-          {mood === 'here' ? null : (
-            <Rect
-              x={middle - nameWidth / 2}
-              y={top + tagHeight + 2}
-              width={nameWidth}
-              height={NAME_SIZE + 4}
-              fill={palette.sheet}
-              opacity={0.78}
-              rx={3}
-            />
-          )}
-          <SvgText
-            x={middle}
-            y={top + tagHeight + NAME_SIZE + 2}
-            fontSize={NAME_SIZE}
-            fontFamily={BODY_FONT}
-            textAnchor="middle"
-            fill={ink}
-          >
-            {shown}
-          </SvgText>
-        </G>
-      ) : null}
+      {lines.map((line, at) => (
+        <NameLine
+          key={at}
+          text={line}
+          middle={middle}
+          foot={top + tagHeight + (at + 1) * LINE}
+          ink={ink}
+          backing={mood === 'here' ? null : palette.sheet}
+        />
+      ))}
+    </G>
+  );
+}
+
+function NameLine({
+  text,
+  middle,
+  foot,
+  ink,
+  backing,
+}: {
+  text: string;
+  middle: number;
+  foot: number;
+  ink: string;
+  backing: string | null;
+}) {
+  const width = text.length * letterWidth(NAME_SIZE) + 4;
+  return (
+    <G>
+      {backing === null ? null : (
+        <Rect
+          x={middle - width / 2}
+          y={foot - NAME_SIZE - 1}
+          width={width}
+          height={LINE}
+          fill={backing}
+          opacity={0.8}
+          rx={3}
+        />
+      )}
+      <SvgText x={middle} y={foot - 2} fontSize={NAME_SIZE} fontFamily={BODY_FONT} textAnchor="middle" fill={ink}>
+        {text}
+      </SvgText>
+    </G>
+  );
+}
+
+/**
+ * The whole name of the lit bin, when it does not fit into the bin: on a flag over its neighbours, inside the drawing.
+ * Drawn after everything else.
+ */
+export function HereFlag({
+  box,
+  tag,
+  name,
+  hasLid,
+  within,
+  palette,
+}: {
+  box: Box;
+  tag: string;
+  name: string;
+  hasLid: boolean;
+  /** The drawing's width and height. */
+  within: { width: number; height: number };
+  palette: Palette;
+}) {
+  const { lines, top, tagHeight } = labelOf(box, tag, name, hasLid);
+  if (lines.length > 0 || name === '') return null;
+  const shown = [1, 2, 3]
+    .map((most) => linesThatFit(name, within.width - 24, NAME_SIZE, most))
+    .find((one) => one.length > 0);
+  if (!shown) return null;
+  const width = Math.max(...shown.map((line) => line.length)) * letterWidth(NAME_SIZE) + 14;
+  const height = shown.length * LINE + 8;
+  const middle = Math.max(width / 2 + 3, Math.min(within.width - width / 2 - 3, box.x + box.width / 2));
+  const below = top + tagHeight + 3;
+  const y = below + height + 2 <= within.height ? below : Math.max(2, top - height - 3);
+  return (
+    <G>
+      <Rect
+        x={middle - width / 2}
+        y={y}
+        width={width}
+        height={height}
+        rx={4}
+        fill={palette.here}
+        stroke={palette.ink}
+        strokeWidth={1.5}
+      />
+      {shown.map((line, at) => (
+        <NameLine
+          key={at}
+          text={line}
+          middle={middle}
+          foot={y + 3 + (at + 1) * LINE}
+          ink={palette.onHere}
+          backing={null}
+        />
+      ))}
     </G>
   );
 }
@@ -155,20 +253,19 @@ export function ShelfTag({
   if (clear.height < 20) return null;
   const ending = summary.late + summary.soon;
   const words = summary.lots === 0 ? 'empty' : `${summary.lots} ${summary.lots === 1 ? 'thing' : 'things'}`;
-  const text = fitText(
-    clear.width < 56
-      ? String(summary.lots)
-      : clear.width > 130 && drawn.shelf.name !== ''
-        ? `${drawn.shelf.name}: ${words}`
-        : words,
-    clear.width - 6,
-    NAME_SIZE,
-  );
+  // What fits best is said: the name and how many, how many, or the bare number.
+  const text =
+    [drawn.shelf.name === '' ? '' : `${drawn.shelf.name}: ${words}`, words, String(summary.lots)].find(
+      (one) => linesThatFit(one, clear.width - 6, NAME_SIZE, 1).length > 0,
+    ) ?? '';
   const ink = quiet ? palette.quiet : palette.ink;
   const middle = clear.x + clear.width / 2;
   const foot = clear.y + clear.height;
   const hatch = ending > 0 && !quiet ? 11 : 0;
-  const top = foot - Math.min(clear.height - 2, 44 + hatch);
+  const withWords = clear.height > 40 && text !== '';
+  const top = withWords
+    ? foot - Math.min(clear.height - 2, 44 + hatch)
+    : clear.y + Math.max(0, (clear.height - TAG_SIZE - 6) / 2);
   const tag = codeTail(drawn.shelf.code);
   const tagWidth = tag.length * TAG_SIZE * 0.62 + 10;
   return (
@@ -200,7 +297,7 @@ export function ShelfTag({
       >
         {tag}
       </SvgText>
-      {clear.height > 40 && text !== '' ? (
+      {withWords ? (
         <SvgText
           x={middle}
           y={top + TAG_SIZE + 19}

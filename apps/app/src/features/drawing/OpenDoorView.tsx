@@ -6,7 +6,7 @@ import type { Palette } from '@/kit/theme/palette';
 import { BODY_FONT } from '@/kit/theme/tamagui.config';
 import { usePalette } from '@/kit/theme/usePalette';
 import { BinShape, type BinMood } from './BinShape';
-import { BinLabel, LowNotch, Measures, NAME_SIZE, ShelfTag, type Place } from './DrawingLabels';
+import { BinLabel, HereFlag, LowNotch, Measures, NAME_SIZE, ShelfTag, type Place } from './DrawingLabels';
 import { NookButtons } from './NookButtons';
 
 export interface OpenDoorViewProps {
@@ -30,10 +30,14 @@ export interface OpenDoorViewProps {
 
 const MEASURE_ROOM = 44;
 
+/** How wide a space is drawn, with its open door, in tenths of a millimetre. */
+export const drawnWidth = (view: FrontView): number =>
+  view.doorOuter ? view.doorOuter.x + view.doorOuter.width : view.outer.width;
+
 /** How a view is scaled and set into its frame: shared by the drawing and by what is laid over it. */
 export function drawingScale(view: FrontView, width: number, maxHeight: number, measured: boolean) {
   const margin = measured ? MEASURE_ROOM : 6;
-  const drawn = view.doorOuter ? view.doorOuter.x + view.doorOuter.width : view.outer.width;
+  const drawn = drawnWidth(view);
   const scale = Math.min((width - margin - 8) / drawn, (maxHeight - margin / 2 - 12) / view.outer.height);
   const left = Math.max(measured ? margin : 4, (width - drawn * scale) / 2);
   const top = measured ? 26 : 6;
@@ -55,6 +59,7 @@ export const OpenDoorView = memo(function OpenDoorView(props: OpenDoorViewProps)
     height: box.height * scale,
   });
   const shelves = [...view.shelves, ...view.doorShelves];
+  const lit = shelves.flatMap(({ bins }) => bins).find(({ bin }) => bin.id === props.hereId);
   return (
     <YStack width={width} height={height} position="relative" testID="open-door">
       <Svg width={width} height={height} aria-hidden>
@@ -63,6 +68,16 @@ export const OpenDoorView = memo(function OpenDoorView(props: OpenDoorViewProps)
           <Shelf key={one.shelf.id} drawn={one} place={place} palette={palette} {...props} />
         ))}
         {measures ? <Measures view={view} place={place} unit={measures} palette={palette} /> : null}
+        {lit && props.names !== false ? (
+          <HereFlag
+            box={place(lit.box)}
+            tag={codeTail(lit.bin.code)}
+            name={lit.bin.name}
+            hasLid={lit.bin.hasLid}
+            within={{ width, height }}
+            palette={palette}
+          />
+        ) : null}
       </Svg>
       {onPressNook
         ? shelves.map((one) => (

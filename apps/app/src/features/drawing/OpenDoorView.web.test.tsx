@@ -2,7 +2,7 @@ import { layOutFront, type BinRow, type NookSummary, type ShelfRow, type SpaceRo
 import { fireEvent, screen } from '@testing-library/react';
 import { ID, sampleRows } from '@/data/store/sampleRows.test-support';
 import { renderWith } from '@/kit/renderWith.test-support';
-import { fitText } from './DrawingLabels';
+import { linesThatFit } from './DrawingLabels';
 import { OpenDoorView } from './OpenDoorView';
 
 const rows = sampleRows();
@@ -65,9 +65,14 @@ describe('the open-door view', () => {
     expect(lit).toHaveLength(1);
   });
 
-  it.each([
-    ['tea lights', 80, 'tea lights'],
-    ['fair table cloths', 60, 'fair tab…'],
-    ['cloths', 10, ''],
-  ])('writes “%s” into %d px as “%s”', (name, width, shown) => expect(fitText(name, width, 13)).toBe(shown));
+  it.each<[string, number, number, string[]]>([
+    ['tea lights', 80, 1, ['tea lights']],
+    ['fair table cloths', 80, 2, ['fair table', 'cloths']],
+    ['fair table cloths', 80, 1, []],
+    ['fair table cloths', 50, 3, ['fair', 'table', 'cloths']],
+    ['fair table cloths', 40, 3, []],
+    ['', 40, 3, []],
+  ])('writes “%s” into %d px and %d lines as %j: never cut', (name, width, most, shown) =>
+    expect(linesThatFit(name, width, 13, most)).toEqual(shown),
+  );
 });

@@ -1,3 +1,4 @@
 export { ChestPlan } from './ChestPlan';
-export { OpenDoorView, drawingScale } from './OpenDoorView';
-export { type Front, useFront } from './useFront';
+export { drawingScale, drawnWidth, OpenDoorView } from './OpenDoorView';
+export { emptySummary, previewOf } from './previewOf';
+export { type Front, useFront, wholeSummary } from './useFront';

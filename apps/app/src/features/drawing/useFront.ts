@@ -38,7 +38,7 @@ function frontOf(state: HouseholdState, spaceId: string): Front | null {
   const bins = shelves.map((shelf) => state.binsIn(shelf.id));
   const rows = [space, ...shelves, ...bins.flat()];
   const stock = stockOf(state);
-  const nooks = [...shelves, ...bins.flat()].map(({ id }) => id);
+  const nooks = [space, ...shelves, ...bins.flat()].map(({ id }) => id);
   const summaries = nooks.map((id) => stock.summary(id, day));
   const sameRows = before !== undefined && isSame(before.rows, rows);
   if (sameRows && before.day === day && isSame(before.summaries, summaries)) return before;
@@ -61,4 +61,22 @@ function frontOf(state: HouseholdState, spaceId: string): Front | null {
 export function useFront(spaceId: string | null): Front | null {
   const { front } = useHousehold(({ state }) => ({ front: spaceId === null ? null : frontOf(state, spaceId) }));
   return front;
+}
+
+/** Everything in the space: on it, on its shelves and in their bins. */
+export function wholeSummary({ space, view, summaryOf }: Front): NookSummary {
+  const parts = [
+    summaryOf(space.id),
+    ...[...view.shelves, ...view.doorShelves].map(({ shelf }) => summaryOf(shelf.id)),
+  ];
+  const sum = (key: 'lots' | 'late' | 'soon' | 'low' | 'pleaseCount'): number =>
+    parts.reduce((total, part) => total + part[key], 0);
+  return {
+    lots: sum('lots'),
+    late: sum('late'),
+    soon: sum('soon'),
+    low: sum('low'),
+    pleaseCount: sum('pleaseCount'),
+    itemNames: [],
+  };
 }

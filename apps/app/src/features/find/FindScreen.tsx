@@ -1,4 +1,4 @@
-import { stockOf, type Found } from '@ours/core';
+import { stockOf, withoutDoubles, type Found } from '@ours/core';
 import { useRouter } from 'expo-router';
 import { memo, useDeferredValue, useEffect, useMemo, useRef, useState } from 'react';
 import { Platform, type TextInput } from 'react-native';
@@ -29,7 +29,7 @@ export function FindScreen() {
   const input = useRef<TextInput>(null);
   // The field is drawn first; the answers follow, and a key that comes meanwhile goes before them.
   const asked = useDeferredValue(query);
-  const found = useHousehold(({ store }) => store.finder.find(asked, 30));
+  const found = useHousehold(({ store }) => withoutDoubles(store.finder.find(asked, 30)));
   const name = useHousehold(({ state }) => state.get('household', me.householdId)?.name ?? me.householdName);
 
   useEffect(() => {

@@ -21,6 +21,7 @@ import { useHome } from '@/home/useHome';
 import { Button } from '@/kit/press/Button';
 import { Choices } from '@/kit/form/Choices';
 import { ListHeading, ListRow } from '@/kit/layout/ListRow';
+import { NotHere } from '@/kit/layout/NotHere';
 import { Screen } from '@/kit/layout/Screen';
 import { StepNav } from '@/kit/layout/StepNav';
 import { useContentWidth } from '@/kit/layout/useContentWidth';
@@ -106,11 +107,7 @@ export function FitScreen() {
     ),
   );
   if (!space || !found) {
-    return (
-      <Screen title="Not here" back="/nooks">
-        <Text padding={16}>This place is not there, or no longer. Look for it under Nooks.</Text>
-      </Screen>
-    );
+    return <NotHere what="This place" />;
   }
   const { model, at, kinds, load } = found;
   const fits = kinds.map((one) => ({ ...one, fit: computed.get(one.container.id) ?? null }));

@@ -2,7 +2,7 @@ import { fitContainer, plainRoom, type Compartment, type ContainerFit } from '@o
 import { fireEvent, screen } from '@testing-library/react';
 import { renderWith } from '@/kit/renderWith.test-support';
 import { FloorBoard } from './FloorBoard';
-import { factsOf, planHeadline } from '@/features/plan/planWords';
+import { factsOf, planHeadline } from '@/features/plan/words';
 import { fitHeadline, gapWords, reasonWords, sureWords } from './words';
 
 const shape = (width: number, depth: number, height: number, more: object = {}) => ({

@@ -18,6 +18,7 @@ import { useHome } from '@/home/useHome';
 import { useUndoStack } from '@/home/useUndoStack';
 import { Button } from '@/kit/press/Button';
 import { Redo, Undo } from '@/kit/press/icons';
+import { NotHere } from '@/kit/layout/NotHere';
 import { Screen } from '@/kit/layout/Screen';
 import { StepNav } from '@/kit/layout/StepNav';
 import { useContentWidth } from '@/kit/layout/useContentWidth';
@@ -33,12 +34,7 @@ import { contradictionWords } from './words';
 export function MeasureScreen() {
   const { id } = useLocalSearchParams<{ id: string }>();
   const front = useFront(id ?? null);
-  if (!front)
-    return (
-      <Screen title="Not here" back="/nooks">
-        <Text padding={16}>This place is not there, or no longer. Look for it under Nooks.</Text>
-      </Screen>
-    );
+  if (!front) return <NotHere what="This place" />;
   return <Measuring key={id} front={front} />;
 }
 

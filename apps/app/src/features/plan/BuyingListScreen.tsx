@@ -1,4 +1,12 @@
-import { formatMoney, buyingListOf, opsForBuying, opsForSettingUp, type PlanRow, type SpaceRow } from '@ours/core';
+import {
+  formatMoney,
+  buyingListOf,
+  opsForBuying,
+  opsForSettingUp,
+  type ContainerRow,
+  type PlanRow,
+  type SpaceRow,
+} from '@ours/core';
 import { useLocalSearchParams, useRouter } from 'expo-router';
 import { XStack, YStack } from 'tamagui';
 import { v7 as uuidv7 } from 'uuid';
@@ -8,13 +16,16 @@ import { useHome } from '@/home/useHome';
 import { Button } from '@/kit/press/Button';
 import { saveFile, shareText } from '@/kit/files';
 import { ListHeading, ListRow } from '@/kit/layout/ListRow';
+import { NotHere } from '@/kit/layout/NotHere';
 import { Screen } from '@/kit/layout/Screen';
 import { StepNav } from '@/kit/layout/StepNav';
 import { useToast } from '@/kit/feedback/Toasts';
-import { Small, Strong, Text } from '@/kit/text/Text';
+import { Stepper } from '@/kit/form/Stepper';
+import { Small, Text } from '@/kit/text/Text';
 import { planSteps } from '@/home/planSteps';
 import { CutLists } from '@/features/cutting';
 import { buyingListRows, buyingListText, moveWords, textAsPdf } from './buyingListText';
+import { boughtWords } from './words';
 import { sizeWords } from '@/features/fit/words';
 
 /** What the chosen plan asks one to buy, to take from the pool, to move and to cut. */
@@ -27,11 +38,7 @@ export function BuyingListScreen() {
     return { space, plan: plans.find(({ status }) => status === 'chosen') ?? plans.at(-1) ?? null };
   });
   if (!found) {
-    return (
-      <Screen title="Not here" back="/nooks">
-        <Text padding={16}>This place is not there, or no longer. Look for it under Nooks.</Text>
-      </Screen>
-    );
+    return <NotHere what="This place" />;
   }
   const { space, plan } = found;
   return (
@@ -75,6 +82,8 @@ function PlanList({ space, plan }: { space: SpaceRow; plan: PlanRow }) {
     saveFile('to-buy.csv', 'text/csv', Papa.unparse(buyingListRows(list), { newline: '\r\n' }));
   };
   const pdf = async (): Promise<void> => saveFile('to-get.pdf', 'application/pdf', await textAsPdf(text));
+  const bring = (container: ContainerRow, more: number): void =>
+    void runCommand('container_bought', opsForBuying(plan, container, more), boughtWords(container.name, more));
   const setUp = async (): Promise<void> => {
     const refusal = await runCommand(
       'space_set_up',
@@ -93,22 +102,21 @@ function PlanList({ space, plan }: { space: SpaceRow; plan: PlanRow }) {
         <ListRow
           key={container.id}
           title={`${count} × ${container.name}`}
-          detail={`${sizeWords(container, unit)}${costMinor === null ? '' : ` · ${formatMoney(costMinor, currency)}`}${bought > 0 ? ` · ${bought} bought` : ''}`}
+          detail={`${sizeWords(container, unit)}${costMinor === null ? '' : ` · ${formatMoney(costMinor, currency)}`}`}
           right={
-            bought < count ? (
-              <Button
-                label="Bought one"
-                onPress={() =>
-                  void runCommand(
-                    'container_bought',
-                    opsForBuying(plan, container, 1),
-                    `Bought: ${container.name}. It joins the pool.`,
-                  )
-                }
+            <>
+              {count - bought > 1 ? <Button label="All" onPress={() => bring(container, count - bought)} /> : null}
+              <Stepper
+                label={`Bought: ${container.name}`}
+                value={bought >= count ? `${bought} ✓` : `${bought}`}
+                less={`Not bought: one ${container.name}`}
+                more={`Bought one ${container.name}`}
+                canLess={bought > 0}
+                canMore={bought < count}
+                onLess={() => bring(container, -1)}
+                onMore={() => bring(container, 1)}
               />
-            ) : (
-              <Strong>✓</Strong>
-            )
+            </>
           }
         />
       ))}

@@ -28,7 +28,7 @@ import { FloorBoard, LoadBar } from '@/features/fit';
 import { loadWords, smallLength } from '@/features/fit/words';
 import { PlanCompare } from './PlanCompare';
 import { PlanSettings } from './PlanSettings';
-import { factsOf, PLACE_PROBLEMS, planHeadline } from './planWords';
+import { factsOf, PLACE_PROBLEMS, planHeadline } from './words';
 import { viewPlan } from './planView';
 import { MOST_PLANS, usePlanWork } from './usePlanWork';
 

@@ -2,6 +2,7 @@ import { modelSpace } from '@ours/core';
 import { useLocalSearchParams, useRouter } from 'expo-router';
 import { useHousehold } from '@/home/HouseholdProvider';
 import { Button } from '@/kit/press/Button';
+import { NotHere } from '@/kit/layout/NotHere';
 import { Screen } from '@/kit/layout/Screen';
 import { StepNav } from '@/kit/layout/StepNav';
 import { Text } from '@/kit/text/Text';
@@ -23,11 +24,7 @@ export function PlanScreen() {
     };
   });
   if (!found) {
-    return (
-      <Screen title="Not here" back="/nooks">
-        <Text padding={16}>This place is not there, or no longer. Look for it under Nooks.</Text>
-      </Screen>
-    );
+    return <NotHere what="This place" />;
   }
   const { space, measured, containers } = found;
   return (

@@ -1,4 +1,5 @@
 import type { LinePart, RecordedLine } from '@ours/core';
+import { pressable } from '@/kit/press/pressable';
 import { XStack } from 'tamagui';
 import { Text } from '@/kit/text/Text';
 import { PART_WORDS } from './cardWords';
@@ -32,21 +33,11 @@ export function LinePieces({
         return (
           <XStack
             key={from}
-            role="button"
-            tabIndex={0}
+            {...pressable({ onPress: () => onPick(chosen ? null : part) })}
             aria-pressed={chosen}
             aria-label={`${written}: ${PART_WORDS[part]}`}
-            cursor="pointer"
             borderRadius={6}
             backgroundColor={chosen ? '$greenTint' : 'transparent'}
-            onPress={() => onPick(chosen ? null : part)}
-            onKeyDown={
-              ((event: KeyboardEvent) => {
-                if (event.key !== 'Enter' && event.key !== ' ') return;
-                event.preventDefault();
-                onPick(chosen ? null : part);
-              }) as never
-            }
           >
             <Piece written={written} chosen={chosen} asked={part === 'question'} />
           </XStack>

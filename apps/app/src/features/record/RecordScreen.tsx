@@ -55,7 +55,8 @@ export function RecordScreen() {
   });
 
   const write = (next: string): void => {
-    setText(next);
+    // What is pasted may come in several lines; here it is one.
+    setText(next.replace(/\s*\n\s*/g, ' '));
     setChanges({});
   };
   // A scanner types a label's code and presses Enter: that is the place from now on.
@@ -134,6 +135,7 @@ export function RecordScreen() {
           ref={input}
           label="What is it? One line, as you would say it"
           large
+          wraps
           placeholder="6 tins tomatoes 400 g exp 3/27"
           value={text}
           onChangeText={write}

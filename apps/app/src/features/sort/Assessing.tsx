@@ -1,6 +1,7 @@
 import {
   disposalCaution,
   formatQuantity,
+  likelyVerdict,
   listText,
   opsForFinishing,
   placePath,
@@ -17,7 +18,7 @@ import { useRouter } from 'expo-router';
 import { useEffect, useState } from 'react';
 import { XStack, YStack } from 'tamagui';
 import { useHousehold } from '@/home/HouseholdProvider';
-import { opContext } from '@/home/opContext';
+import { opContext, today } from '@/home/opContext';
 import { useRunCommand } from '@/home/useRunCommand';
 import { useUndoStack } from '@/home/useUndoStack';
 import { Button } from '@/kit/press/Button';
@@ -29,7 +30,7 @@ import { Mark } from '@/kit/text/Mark';
 import { useToast } from '@/kit/feedback/Toasts';
 import { Small, Strong, Text } from '@/kit/text/Text';
 import { NookPicker } from '@/home/NookPicker';
-import { DISPOSAL_CAUTIONS, VERDICT_WORDS } from './words';
+import { DISPOSAL_CAUTIONS, likelyWords, VERDICT_WORDS } from './words';
 
 /** A round that is under way: place by place, thing by thing; the next undecided one is open. */
 export function Assessing({ space, round }: { space: SpaceRow; round: ClearOutState }) {
@@ -146,6 +147,7 @@ function OneThing({
   const caution = disposalCaution(item);
   const home = suggestHome(state, lot, spaceId);
   const way = home ? placePath(state, home) : null;
+  const likely = likelyVerdict(state, lot, spaceId, today());
   return (
     <YStack
       marginHorizontal={16}
@@ -174,14 +176,25 @@ function OneThing({
           <Button kind="quiet" label="Back" onPress={() => setElsewhere(false)} />
         </YStack>
       ) : (
-        <Choices
-          label="What becomes of it"
-          hideLabel
-          wrap
-          choices={VERDICTS.map((value) => ({ value, label: VERDICT_WORDS[value] }))}
-          value={verdict}
-          onChange={(value) => (value === 'elsewhere' ? setElsewhere(true) : onDecide(value, null))}
-        />
+        <YStack gap={8}>
+          <Button
+            kind="primary"
+            label={VERDICT_WORDS[likely.verdict]}
+            selected={verdict === likely.verdict}
+            onPress={() => onDecide(likely.verdict, likely.toNookId)}
+          />
+          <Small>{likelyWords(likely, (id) => placePath(state, id)?.steps.slice(1).join(' › ') ?? '', today())}</Small>
+          <Choices
+            label="Or"
+            wrap
+            choices={VERDICTS.filter((value) => value !== likely.verdict || value === 'elsewhere').map((value) => ({
+              value,
+              label: value === likely.verdict ? 'To another place' : VERDICT_WORDS[value],
+            }))}
+            value={verdict}
+            onChange={(value) => (value === 'elsewhere' ? setElsewhere(true) : onDecide(value, null))}
+          />
+        </YStack>
       )}
     </YStack>
   );

@@ -16,7 +16,7 @@ import { useHome } from '@/home/useHome';
 import { Choices } from '@/kit/form/Choices';
 import { ListHeading, ListRow } from '@/kit/layout/ListRow';
 import { Small } from '@/kit/text/Text';
-import { GROUP_BY_CHOICES, GROUP_BY_WORDS } from './words';
+import { GROUP_BY_CHOICES, GROUP_BY_WORDS } from '@/home/groupByWords';
 
 /** What stays, in groups by the school of the space, and how many bins each would want. */
 export function SortResult({ space }: { space: SpaceRow }) {

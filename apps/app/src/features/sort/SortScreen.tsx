@@ -7,6 +7,7 @@ import { useHousehold } from '@/home/HouseholdProvider';
 import { useRunCommand } from '@/home/useRunCommand';
 import { Button } from '@/kit/press/Button';
 import { Choices } from '@/kit/form/Choices';
+import { NotHere } from '@/kit/layout/NotHere';
 import { Screen } from '@/kit/layout/Screen';
 import { StepNav } from '@/kit/layout/StepNav';
 import { Small, Text } from '@/kit/text/Text';
@@ -37,11 +38,7 @@ export function ClearOutScreen() {
     };
   });
   if (!found) {
-    return (
-      <Screen title="Not here" back="/nooks">
-        <Text padding={16}>This place is not there, or no longer. Look for it under Nooks.</Text>
-      </Screen>
-    );
+    return <NotHere what="This place" />;
   }
   const { space, open, round, last } = found;
   return (

@@ -1,25 +1,5 @@
-import { GROUPINGS, type GroupBy, type Verdict } from '@ours/core';
-
-export const GROUP_BY_WORDS: Readonly<Record<GroupBy, string>> = {
-  order: 'As the bins are',
-  kind: 'Kind',
-  season: 'Season',
-  colour: 'Colour',
-  room: 'Room',
-  person: 'Person',
-  symptom: 'Symptom',
-  subject: 'Subject',
-  alphabet: 'Alphabet',
-  frequency: 'How often used',
-};
-
-/** As they are offered: what changes nothing comes first. */
-export const GROUP_BY_CHOICES = (['order', ...GROUPINGS.filter((school) => school !== 'order')] as GroupBy[]).map(
-  (value) => ({
-    value,
-    label: GROUP_BY_WORDS[value],
-  }),
-);
+import type { CivilDate, LikelyVerdict, Verdict } from '@ours/core';
+import { dateWords } from '@/features/stock/words';
 
 export const VERDICT_WORDS: Readonly<Record<Verdict, string>> = {
   keep: 'Keep here',
@@ -37,3 +17,21 @@ export const DISPOSAL_CAUTIONS = {
     'Chemicals, paint and oil go to the collection point in their own containers. Never pour them together or away.',
   cells: 'Batteries go to a collection box. Tape the ends of button cells; keep them away from small children.',
 } as const;
+
+/** Why the first answer is offered: `more of it is in Kitchen › Tall cupboard`. */
+export function likelyWords(
+  { because }: LikelyVerdict,
+  placeWords: (nookId: string) => string,
+  today: CivilDate,
+): string {
+  switch (because.kind) {
+    case 'past_use_by':
+      return `Likely: its use-by date was ${dateWords(because.on, today)}.`;
+    case 'long_past_date':
+      return `Likely: its date was ${dateWords(because.on, today)}; smell and look before you decide.`;
+    case 'more_elsewhere':
+      return `Likely: more of it is in ${placeWords(because.nookId)}.`;
+    case 'nothing_against':
+      return 'Likely: nothing recorded speaks against it.';
+  }
+}

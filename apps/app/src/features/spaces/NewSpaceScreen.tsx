@@ -1,55 +1,52 @@
 import {
-  codeShape,
-  newShelfCode,
-  newSpaceCode,
+  binNamesIn,
+  MOST_SHELVES,
+  opsForNewSpace,
   opsFromPattern,
   readLength,
+  shelfKindsOf,
   SPACE_KINDS,
   SPACE_PATTERNS,
+  USUAL_SHELVES,
+  type NewSpace,
   type Op,
-  type ShelfFields,
-  type ShelfKind,
   type SpaceKind,
 } from '@ours/core';
 import { useRouter } from 'expo-router';
-import { useState } from 'react';
+import { memo, useMemo, useState } from 'react';
 import { Controller, useForm, type Resolver } from 'react-hook-form';
 import { XStack, YStack } from 'tamagui';
 import { v7 as uuidv7 } from 'uuid';
+import { loadRules } from '@/data/api/loadRules';
+import { emptySummary, OpenDoorView, previewOf } from '@/features/drawing';
+import { PATTERN_WORDS } from '@/features/measure/words';
 import { useHousehold, useHouseholdContext } from '@/home/HouseholdProvider';
 import { useRunCommand } from '@/home/useRunCommand';
-import { loadRules } from '@/data/api/loadRules';
-import { Button } from '@/kit/press/Button';
 import { Choices } from '@/kit/form/Choices';
 import { Field } from '@/kit/form/Field';
+import { Stepper } from '@/kit/form/Stepper';
 import { Screen } from '@/kit/layout/Screen';
+import { useContentWidth } from '@/kit/layout/useContentWidth';
+import { Button } from '@/kit/press/Button';
 import { Small, Strong } from '@/kit/text/Text';
-import { PATTERN_WORDS } from '@/features/measure/words';
-import { SPACE_KIND_WORDS } from './words';
+import { addedSpaceWords, shelfFieldWords, shelvesWord, SPACE_KIND_WORDS } from './words';
 
-interface NewSpace {
+interface Written {
   name: string;
   room: string;
   width: string;
   height: string;
   depth: string;
 }
+const MEASURES = ['width', 'height', 'depth'] as const;
+const MEASURE_WORDS = { width: 'Wide', height: 'High', depth: 'Deep' } as const;
 
-const resolveNewSpace: Resolver<NewSpace> = async (values, context, options) => {
+const resolveWritten: Resolver<Written> = async (values, context, options) => {
   const rules = await loadRules();
-  const schema = rules.Joi.object<NewSpace>({
-    name: rules.Joi.string()
-      .trim()
-      .min(1)
-      .max(120)
-      .required()
-      .messages({ '*': 'Give the space a name, such as “Linen closet”.' }),
-    room: rules.Joi.string()
-      .trim()
-      .min(1)
-      .max(120)
-      .required()
-      .messages({ '*': 'Say which room it is in, such as “Stairs”.' }),
+  const name = (problem: string) => rules.Joi.string().trim().min(1).max(120).required().messages({ '*': problem });
+  const schema = rules.Joi.object<Written>({
+    name: name('Give the space a name, such as “Linen closet”.'),
+    room: name('Say which room it is in, such as “Stairs”.'),
     width: rules.Joi.string().allow(''),
     height: rules.Joi.string().allow(''),
     depth: rules.Joi.string().allow(''),
@@ -57,26 +54,44 @@ const resolveNewSpace: Resolver<NewSpace> = async (values, context, options) => 
   return rules.joiResolver(schema)(values, context, options as never) as never;
 };
 
-/** What a space of a kind usually consists of, top to bottom; a start that can be changed (own defaults). */
-const USUAL_SHELVES: Readonly<Record<SpaceKind, ShelfKind>> = {
-  storage_rack: 'shelf',
-  closet: 'shelf',
-  cupboard: 'shelf',
-  chest_freezer: 'floor',
-  upright_freezer: 'drawer',
-  refrigerator: 'shelf',
-  drawer_unit: 'drawer',
-  medicine_cupboard: 'shelf',
-  vehicle: 'floor',
-  other: 'shelf',
-};
-const MOST_SHELVES = 20;
+const NO_CODES = { shapes: new Set<string>() };
+const NOWHERE = { roomId: '', sort: 0 };
+const UNNAMED = { name: 'New', widthTenthMm: null, heightTenthMm: null, depthTenthMm: null, bins: [] };
+/** Drawn only, never sent: each row just wants an id of its own. */
+function drawnOps(wanted: NewSpace): Op[] {
+  let id = 0;
+  return opsForNewSpace(wanted, NOWHERE, NO_CODES, () => `drawn-${id++}`).ops;
+}
 
-/** A new space with its shelves: name, room, kind, how many shelves; measures when they are at hand. */
+const KIND_PICTURE = { width: 73, height: 66 };
+/** Width and height, in tenths of a millimetre, that make a kind known at a glance. Only for its small picture. */
+const PICTURED: Partial<Record<SpaceKind, readonly [number, number]>> = {
+  closet: [11_000, 21_000],
+  cupboard: [11_000, 9000],
+  refrigerator: [6000, 17_000],
+  upright_freezer: [6500, 16_000],
+  other: [14_000, 7000],
+};
+const KindPicture = memo(function KindPicture({ kind }: { kind: SpaceKind }) {
+  const [widthTenthMm, heightTenthMm] = PICTURED[kind] ?? [null, null];
+  const view = previewOf(drawnOps({ ...UNNAMED, widthTenthMm, heightTenthMm, kind, count: USUAL_SHELVES[kind].count }));
+  return view ? (
+    <OpenDoorView
+      view={view}
+      width={KIND_PICTURE.width}
+      maxHeight={KIND_PICTURE.height}
+      thumbnail
+      summaryOf={emptySummary}
+    />
+  ) : null;
+});
+
+/** A new space, drawn as it is described: name, room, kind, shelves, measures when they are at hand, first bins. */
 export function NewSpaceScreen() {
   const router = useRouter();
   const runCommand = useRunCommand();
   const { me } = useHouseholdContext();
+  const content = useContentWidth();
   const { unit, rooms, inUse, sort } = useHousehold(({ state }) => ({
     unit: state.get('household', me.householdId)?.lengthUnit ?? ('metric' as const),
     rooms: state.all('room'),
@@ -84,78 +99,70 @@ export function NewSpaceScreen() {
     sort: state.all('space').length,
   }));
   const [kind, setKind] = useState<SpaceKind>('cupboard');
-  const [count, setCount] = useState(3);
+  const [chosenCount, setChosenCount] = useState<number | null>(null);
+  const count = chosenCount ?? USUAL_SHELVES[kind].count;
+  const [bins, setBins] = useState<Readonly<Record<number, string>>>({});
   const [patternKey, setPatternKey] = useState('');
   const pattern = SPACE_PATTERNS.find(({ key }) => key === patternKey);
-  const { control, handleSubmit, setError, setValue, watch } = useForm<NewSpace>({
-    resolver: resolveNewSpace,
+  const { control, handleSubmit, setError, setValue, watch } = useForm<Written>({
+    resolver: resolveWritten,
     defaultValues: { name: '', room: rooms[0]?.name ?? '', width: '', height: '', depth: '' },
   });
+  const written = watch();
+
+  const measured = (of: string): number | null => {
+    const reading = of.trim() === '' ? null : readLength(of, unit);
+    return reading?.ok ? reading.tenthMm : null;
+  };
+  const shelves = shelfKindsOf(kind, count);
+  const wanted: NewSpace = {
+    name: written.name.trim() || UNNAMED.name,
+    kind,
+    count,
+    widthTenthMm: measured(written.width),
+    heightTenthMm: measured(written.height),
+    depthTenthMm: measured(written.depth),
+    bins: shelves.map((_, at) => binNamesIn(bins[at] ?? '')),
+  };
 
   const create = handleSubmit(async (values) => {
-    const measures: Record<'width' | 'height' | 'depth', number | null> = { width: null, height: null, depth: null };
-    for (const key of ['width', 'height', 'depth'] as const) {
-      if (values[key].trim() === '') continue;
-      const reading = readLength(values[key], unit);
-      if (!reading.ok) return setError(key, { message: reading.problem });
-      measures[key] = reading.tenthMm;
+    for (const key of MEASURES) {
+      const reading = values[key].trim() === '' ? null : readLength(values[key], unit);
+      if (reading?.ok === false && !pattern) return setError(key, { message: reading.problem });
     }
-    const known = rooms.find((room) => room.name.toLowerCase() === values.room.trim().toLowerCase());
+    const roomName = values.room.trim();
+    const known = rooms.find((room) => room.name.toLowerCase() === roomName.toLowerCase());
     const roomId = known?.id ?? uuidv7();
-    if (pattern) {
-      const where = { roomId, name: values.name.trim(), sort };
-      const made = opsFromPattern(pattern, where, inUse, () => uuidv7());
-      const roomFields = { name: values.room.trim(), sort: rooms.length };
-      const room: Op[] = known ? [] : [{ op: 'create', entity: 'room', id: roomId, fields: roomFields }];
-      const refused = await runCommand('space_added', [...room, ...made.ops], `Added: ${where.name}. Now measure it.`);
-      if (refused === null) router.replace(`/space/${made.spaceId}/measure?guess=1`);
-      return;
-    }
-    const spaceId = uuidv7();
-    const used = new Set(inUse.shapes);
-    const code = newSpaceCode(values.name, { shapes: used });
-    used.add(codeShape(code));
-    const ops: Op[] = [
-      ...(known
-        ? []
-        : [
-            {
-              op: 'create',
-              entity: 'room',
-              id: roomId,
-              fields: { name: values.room.trim(), sort: rooms.length },
-            } satisfies Op,
-          ]),
-      {
-        op: 'create',
-        entity: 'space',
-        id: spaceId,
-        fields: {
-          roomId,
-          name: values.name.trim(),
-          kind,
-          code,
-          widthTenthMm: measures.width,
-          heightTenthMm: measures.height,
-          depthTenthMm: measures.depth,
-          postWidthTenthMm: null,
-          locked: false,
-          note: '',
-          sort,
-        },
-      },
-      ...startingShelves(spaceId, code, kind, count, used),
-    ];
-    const refusal = await runCommand(
-      'space_added',
-      ops,
-      `Added: ${values.name.trim()} with ${count} ${count === 1 ? 'shelf' : 'shelves'}.`,
+    const room: Op[] = known
+      ? []
+      : [{ op: 'create', entity: 'room', id: roomId, fields: { name: roomName, sort: rooms.length } }];
+    const name = values.name.trim();
+    const newId = (): string => uuidv7();
+    const made = pattern
+      ? opsFromPattern(pattern, { roomId, name, sort }, inUse, newId)
+      : opsForNewSpace({ ...wanted, name }, { roomId, sort }, inUse, newId);
+    const done = pattern ? `Added: ${name}. Now measure it.` : addedSpaceWords(name, wanted);
+    if ((await runCommand('space_added', [...room, ...made.ops], done)) !== null) return;
+    const hasBins = wanted.bins.some((names) => names.length > 0);
+    router.replace(
+      pattern
+        ? `/space/${made.spaceId}/measure?guess=1`
+        : hasBins
+          ? `/space/${made.spaceId}`
+          : `/space/${made.spaceId}?edit=1`,
     );
-    if (refusal === null) router.replace(`/space/${spaceId}?edit=1`);
   });
 
   return (
-    <Screen title="A new space" back="/nooks">
+    <Screen
+      title="A new space"
+      back="/nooks"
+      footer={
+        <YStack paddingHorizontal={16} paddingVertical={8} backgroundColor="$background">
+          <Button kind="primary" label="Add it" onPress={() => void create()} />
+        </YStack>
+      }
+    >
       <YStack padding={16} gap={16} maxWidth={560}>
         <TextField control={control} name="name" label="What is it called?" placeholder="Linen closet" />
         <YStack gap={6}>
@@ -165,17 +172,17 @@ export function NewSpaceScreen() {
               label="Rooms there are"
               hideLabel
               choices={rooms.map((room) => ({ value: room.name, label: room.name }))}
-              value={watch('room')}
+              value={written.room}
               onChange={(room) => setValue('room', room)}
             />
           ) : null}
         </YStack>
+        {pattern ? null : (
+          <Choices label="What kind of space?" wrap choices={KIND_CHOICES} value={kind} onChange={setKind} />
+        )}
         <Choices
-          label="Start from a pattern"
-          choices={[
-            { value: '', label: 'None' },
-            ...SPACE_PATTERNS.map(({ key }) => ({ value: key, label: PATTERN_WORDS[key] ?? key })),
-          ]}
+          label="Or from a pattern with figures"
+          choices={PATTERN_CHOICES}
           value={patternKey}
           onChange={setPatternKey}
         />
@@ -183,76 +190,76 @@ export function NewSpaceScreen() {
           <Small>Its figures are only a start; each is asked for next, one after the other.</Small>
         ) : (
           <>
-            <Choices
-              label="What kind of space?"
-              wrap
-              choices={SPACE_KINDS.map((value) => ({ value, label: SPACE_KIND_WORDS[value] }))}
-              value={kind}
-              onChange={setKind}
-            />
-            <XStack gap={10} alignItems="center" role="group" aria-label="How many shelves">
-              <Strong flex={1}>
-                How many{' '}
-                {USUAL_SHELVES[kind] === 'drawer' ? 'drawers' : kind === 'chest_freezer' ? 'floor places' : 'shelves'}?
-              </Strong>
-              <Button label="Fewer" onPress={() => setCount((now) => Math.max(0, now - 1))} />
-              <Strong testID="shelf-count" minWidth={24} textAlign="center">
-                {count}
-              </Strong>
-              <Button label="More" onPress={() => setCount((now) => Math.min(MOST_SHELVES, now + 1))} />
+            <XStack gap={10} alignItems="center">
+              <Strong flex={1}>How many {shelvesWord(kind)}?</Strong>
+              <Stepper
+                label={`How many ${shelvesWord(kind)}`}
+                value={count}
+                testID="shelf-count"
+                less="Fewer"
+                more="More"
+                canLess={count > 0}
+                canMore={count < MOST_SHELVES}
+                onLess={() => setChosenCount(count - 1)}
+                onMore={() => setChosenCount(count + 1)}
+              />
             </XStack>
+            <Growing wanted={wanted} width={Math.min(528, content - 32)} />
             <XStack gap={8}>
-              <TextField
-                control={control}
-                name="width"
-                label="Wide"
-                placeholder={unit === 'metric' ? 'cm' : 'in'}
-                width={110}
-              />
-              <TextField
-                control={control}
-                name="height"
-                label="High"
-                placeholder={unit === 'metric' ? 'cm' : 'in'}
-                width={110}
-              />
-              <TextField
-                control={control}
-                name="depth"
-                label="Deep"
-                placeholder={unit === 'metric' ? 'cm' : 'in'}
-                width={110}
-              />
+              {MEASURES.map((key) => (
+                <TextField
+                  key={key}
+                  control={control}
+                  name={key}
+                  label={MEASURE_WORDS[key]}
+                  placeholder={unit === 'metric' ? 'cm' : 'in'}
+                  width={110}
+                />
+              ))}
             </XStack>
             <Small>
               Measures can wait. Write them as the tape says: 31.5, 31,5 cm, 315 mm, 12 3/8&quot; or 1&apos; 2&quot;.
             </Small>
+            <YStack gap={8}>
+              <Strong>First bins, with commas between</Strong>
+              {shelves.map((shelfKind, at) => (
+                <Field
+                  key={at}
+                  label={shelfFieldWords(shelfKind, at, shelves)}
+                  placeholder={at === 0 ? 'towels, sheets' : ''}
+                  value={bins[at] ?? ''}
+                  onChangeText={(text) => setBins((now) => ({ ...now, [at]: text }))}
+                />
+              ))}
+              <Small>They can wait too; each gets its code when it is added.</Small>
+            </YStack>
           </>
         )}
-        <Button kind="primary" label="Add it" onPress={() => void create()} />
       </YStack>
     </Screen>
   );
 }
 
-function startingShelves(spaceId: string, spaceCode: string, kind: SpaceKind, count: number, used: Set<string>): Op[] {
-  const unmeasured = {
-    leftTenthMm: null,
-    bottomTenthMm: null,
-    widthTenthMm: null,
-    heightTenthMm: null,
-    depthTenthMm: null,
-  };
-  const kinds: ShelfKind[] = [
-    ...(kind === 'chest_freezer' ? (['hanging_basket', 'hanging_basket'] as const) : []),
-    ...Array.from({ length: count }, () => USUAL_SHELVES[kind]),
-  ];
-  return kinds.map((shelfKind, sort): Op => {
-    const code = newShelfCode(spaceCode, { shapes: used });
-    used.add(codeShape(code));
-    const fields: ShelfFields = { spaceId, name: '', kind: shelfKind, code, sort, ...unmeasured };
-    return { op: 'create', entity: 'shelf', id: uuidv7(), fields };
-  });
+const KIND_CHOICES = SPACE_KINDS.map((value) => ({
+  value,
+  label: SPACE_KIND_WORDS[value],
+  picture: <KindPicture kind={value} />,
+}));
+const PATTERN_CHOICES = [
+  { value: '', label: 'None' },
+  ...SPACE_PATTERNS.map(({ key }) => ({ value: key, label: PATTERN_WORDS[key] ?? key })),
+];
+
+/** The space as it is described so far. */
+function Growing({ wanted, width }: { wanted: NewSpace; width: number }) {
+  const key = JSON.stringify(wanted);
+  const view = useMemo(() => previewOf(drawnOps(JSON.parse(key) as NewSpace)), [key]);
+  if (!view) return null;
+  return (
+    <YStack alignItems="center" testID="growing-space">
+      <OpenDoorView view={view} width={width} maxHeight={220} summaryOf={emptySummary} />
+    </YStack>
+  );
 }
 
 function TextField({
@@ -262,8 +269,8 @@ function TextField({
   placeholder,
   width,
 }: {
-  control: ReturnType<typeof useForm<NewSpace>>['control'];
-  name: keyof NewSpace;
+  control: ReturnType<typeof useForm<Written>>['control'];
+  name: keyof Written;
   label: string;
   placeholder: string;
   width?: number;

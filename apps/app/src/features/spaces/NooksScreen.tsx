@@ -1,47 +1,84 @@
+import { layOutFront, type HouseholdState, type RoomRow, type SpaceRow } from '@ours/core';
 import { useRouter } from 'expo-router';
 import { useState } from 'react';
 import { XStack, YStack } from 'tamagui';
+import { drawnWidth } from '@/features/drawing';
 import { useHousehold } from '@/home/HouseholdProvider';
-import { Button } from '@/kit/press/Button';
-import { Plus } from '@/kit/press/icons';
+import { ListHeading } from '@/kit/layout/ListRow';
 import { Screen } from '@/kit/layout/Screen';
 import { useContentWidth } from '@/kit/layout/useContentWidth';
+import { Button } from '@/kit/press/Button';
+import { Plus } from '@/kit/press/icons';
+import { counted } from '@/kit/text/counted';
 import { Small, Text } from '@/kit/text/Text';
 import { RoomsDialog } from './RoomsDialog';
-import { SpaceCard } from './SpaceCard';
+import { ScaledSpaceCard } from './ScaledSpaceCard';
 
-/** Every space of the home, room by room. */
+interface RoomOfSpaces {
+  room: RoomRow;
+  spaces: SpaceRow[];
+  /** The tallest of them, in tenths of a millimetre. */
+  height: number;
+}
+
+/** Rooms in the home's order with their spaces, and the widest and tallest space of all: they set the one scale. */
+function readRooms(state: HouseholdState): { rooms: RoomOfSpaces[]; widest: number; tallest: number } {
+  let [widest, tallest] = [1, 1];
+  const rooms = state
+    .all('room')
+    .sort((a, b) => a.sort - b.sort)
+    .map((room) => {
+      const spaces = state.spacesIn(room.id);
+      let height = 1;
+      for (const space of spaces) {
+        const view = layOutFront(space, [], () => []);
+        widest = Math.max(widest, drawnWidth(view));
+        height = Math.max(height, view.outer.height);
+      }
+      tallest = Math.max(tallest, height);
+      return { room, spaces, height };
+    });
+  return { rooms, widest, tallest };
+}
+
+const GAP = 12;
+const SIDE = 16;
+
+/** Every space of the home, room by room, all at one scale on one floor: what is bigger is bigger here too. */
 export function NooksScreen() {
   const router = useRouter();
   const [editing, setEditing] = useState(false);
-  const rooms = useHousehold(({ state }) =>
-    state
-      .all('room')
-      .sort((a, b) => a.sort - b.sort)
-      .map((room) => ({ room, spaces: state.spacesIn(room.id) })),
-  );
+  const { found } = useHousehold(({ state }) => ({ found: readRooms(state) }));
+  const { rooms, widest, tallest } = found;
   const bare = rooms.filter(({ spaces }) => spaces.length === 0).map(({ room }) => room.name);
   const width = useContentWidth();
-  const columns = width >= 900 ? 5 : width >= 600 ? 3 : 2;
-  const cardWidth = (width - 32 - 12 * (columns - 1)) / columns;
+  const wide = width >= 600;
+  const scale = Math.min((wide ? 230 : 165) / tallest, (width - 2 * SIDE - 24) / widest);
   return (
     <Screen title="Nooks" right={<Button icon={Plus} label="Space" onPress={() => router.push('/space/new')} />}>
       {rooms.length === 0 ? (
-        <YStack padding={16} gap={12}>
+        <YStack padding={SIDE} gap={GAP}>
           <Text>There are no places yet. Start with one cupboard: its name, its room, how many shelves.</Text>
           <Button kind="primary" label="Set up a cupboard" onPress={() => router.push('/space/new')} />
         </YStack>
       ) : null}
-      <XStack paddingHorizontal={6} paddingBottom={4}>
+      <XStack paddingHorizontal={6}>
         {rooms.length > 0 ? <Button kind="quiet" label="Rooms" onPress={() => setEditing(true)} /> : null}
         <Button kind="quiet" label="Containers" onPress={() => router.push('/containers')} />
       </XStack>
-      <XStack paddingHorizontal={16} gap={12} flexWrap="wrap">
-        {rooms.flatMap(({ room, spaces }) =>
-          spaces.map((space) => <SpaceCard key={space.id} spaceId={space.id} width={cardWidth} sub={room.name} />),
-        )}
-      </XStack>
-      {bare.length > 0 ? <Small padding={16}>{`Rooms without a space yet: ${bare.join(', ')}.`}</Small> : null}
+      {rooms
+        .filter(({ spaces }) => spaces.length > 0)
+        .map(({ room, spaces, height }) => (
+          <YStack key={room.id}>
+            <ListHeading title={room.name} remark={counted(spaces.length, { one: '# space', other: '# spaces' })} />
+            <XStack padding={SIDE} paddingTop={GAP} gap={GAP} flexWrap="wrap" alignItems="flex-start">
+              {spaces.map((space) => (
+                <ScaledSpaceCard key={space.id} spaceId={space.id} scale={scale} tallest={height} />
+              ))}
+            </XStack>
+          </YStack>
+        ))}
+      {bare.length > 0 ? <Small padding={SIDE}>{`Rooms without a space yet: ${bare.join(', ')}.`}</Small> : null}
       {editing ? <RoomsDialog onClose={() => setEditing(false)} /> : null}
     </Screen>
   );

@@ -2,6 +2,7 @@ import { useRouter } from 'expo-router';
 import { memo } from 'react';
 import { YStack } from 'tamagui';
 import { useInSight } from '@/kit/layout/useInSight';
+import { pressable } from '@/kit/press/pressable';
 import { Small, Strong } from '@/kit/text/Text';
 import { OpenDoorView, useFront } from '@/features/drawing';
 
@@ -23,8 +24,7 @@ export const SpaceCard = memo(function SpaceCard({
   return (
     <YStack
       ref={ref as never}
-      role="link"
-      tabIndex={0}
+      {...pressable({ onPress: go, role: 'link' })}
       width={width}
       padding={10}
       gap={6}
@@ -32,14 +32,7 @@ export const SpaceCard = memo(function SpaceCard({
       borderColor="$borderColor"
       borderRadius={12}
       backgroundColor="$background"
-      cursor="pointer"
       pressStyle={{ backgroundColor: '$greenTint' }}
-      onPress={go}
-      onKeyDown={
-        ((event: KeyboardEvent) => {
-          if (event.key === 'Enter') go();
-        }) as never
-      }
     >
       <YStack alignItems="center" justifyContent="center" height={130}>
         {seen ? (

@@ -1,4 +1,4 @@
-import { formatLength, type DrawnShelf, type NookSummary } from '@ours/core';
+import { formatLength, type DrawnShelf } from '@ours/core';
 import { useLocalSearchParams, useRouter } from 'expo-router';
 import { useEffect, useState } from 'react';
 import { ScrollView, useMedia, XStack, YStack } from 'tamagui';
@@ -7,10 +7,12 @@ import { rememberNook } from '@/home/recent';
 import { Button } from '@/kit/press/Button';
 import { Choices } from '@/kit/form/Choices';
 import { Pencil, ZoomIn, ZoomOut } from '@/kit/press/icons';
+import { NotHere } from '@/kit/layout/NotHere';
+import { Plate } from '@/kit/text/Plate';
 import { Screen } from '@/kit/layout/Screen';
 import { useContentWidth } from '@/kit/layout/useContentWidth';
 import { Small, Text } from '@/kit/text/Text';
-import { ChestPlan, OpenDoorView, useFront, type Front } from '@/features/drawing';
+import { ChestPlan, OpenDoorView, useFront, wholeSummary, type Front } from '@/features/drawing';
 import { summaryWords } from '@/features/drawing/words';
 import { NookPanel } from './NookPanel';
 import { SpaceContents } from './SpaceContents';
@@ -28,11 +30,7 @@ export function SpaceScreen() {
     if (id) rememberNook(id);
   }, [id]);
   if (!front) {
-    return (
-      <Screen title="Not here" back="/nooks">
-        <Text padding={16}>This place is not there, or no longer. Look for it under Nooks.</Text>
-      </Screen>
-    );
+    return <NotHere what="This place" />;
   }
   return <OpenSpace key={id} front={front} />;
 }
@@ -92,10 +90,6 @@ function OpenSpace({ front }: { front: Front }) {
         </>
       }
     >
-      <Small paddingHorizontal={16} paddingBottom={6}>
-        {space.code} · {summaryWords(wholeSummary(front))}
-        {space.locked ? ' · locked' : ''}
-      </Small>
       {gtMd ? (
         <XStack gap={16} alignItems="flex-start">
           <YStack flex={1}>{drawing}</YStack>
@@ -109,24 +103,6 @@ function OpenSpace({ front }: { front: Front }) {
       )}
     </Screen>
   );
-}
-
-/** Everything in the space: on it, on its shelves and in their bins. */
-function wholeSummary({ space, view, summaryOf }: Front): NookSummary {
-  const parts = [
-    summaryOf(space.id),
-    ...[...view.shelves, ...view.doorShelves].map(({ shelf }) => summaryOf(shelf.id)),
-  ];
-  const sum = (key: 'lots' | 'late' | 'soon' | 'low' | 'pleaseCount'): number =>
-    parts.reduce((total, part) => total + part[key], 0);
-  return {
-    lots: sum('lots'),
-    late: sum('late'),
-    soon: sum('soon'),
-    low: sum('low'),
-    pleaseCount: sum('pleaseCount'),
-    itemNames: [],
-  };
 }
 
 function Drawing({
@@ -155,9 +131,9 @@ function Drawing({
         : undefined;
   const choices: { value: Showing; label: string }[] = isChest
     ? [
-        { value: 'names', label: 'All layers' },
+        { value: 'names', label: 'All' },
         { value: 'baskets', label: 'Baskets' },
-        { value: 'bins', label: 'Under them' },
+        { value: 'bins', label: 'Below' },
         { value: 'measures', label: 'Measures' },
       ]
     : [
@@ -170,10 +146,12 @@ function Drawing({
   };
   return (
     <YStack gap={6}>
-      <XStack paddingHorizontal={16} gap={8} alignItems="center">
-        <YStack flex={1} minWidth={0}>
-          <Choices label="What the drawing shows" hideLabel choices={choices} value={showing} onChange={setShowing} />
-        </YStack>
+      <XStack paddingHorizontal={16} gap={10} alignItems="center">
+        <Plate code={front.space.code} />
+        <Small flex={1} minWidth={0}>
+          {summaryWords(wholeSummary(front))}
+          {front.space.locked ? ' · locked' : ''}
+        </Small>
         <Button
           iconOnly
           icon={zoom === ZOOMS.length - 1 ? ZoomOut : ZoomIn}
@@ -181,6 +159,9 @@ function Drawing({
           onPress={() => setZoom((now) => (now + 1) % ZOOMS.length)}
         />
       </XStack>
+      <YStack paddingHorizontal={16}>
+        <Choices label="What the drawing shows" hideLabel choices={choices} value={showing} onChange={setShowing} />
+      </YStack>
       <ScrollView horizontal showsHorizontalScrollIndicator={zoom > 0}>
         <OpenDoorView
           view={view}

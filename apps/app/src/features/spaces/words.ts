@@ -1,4 +1,16 @@
-import type { BinLook, SpaceKind } from '@ours/core';
+import {
+  formatSize,
+  USUAL_SHELVES,
+  type BinLook,
+  type LengthUnit,
+  type NewSpace,
+  type NookSummary,
+  type ShelfKind,
+  type SpaceKind,
+  type SpaceRow,
+} from '@ours/core';
+import { SHELF_KIND_WORDS } from '@/features/drawing/words';
+import { counted } from '@/kit/text/counted';
 
 export const SPACE_KIND_WORDS: Readonly<Record<SpaceKind, string>> = {
   storage_rack: 'Storage rack',
@@ -42,3 +54,49 @@ export const CAUTIONS: Partial<Record<SpaceKind, string>> = {
 /** Said beside things that are dangerous together; by tag. */
 export const CHEMICAL_CAUTION =
   'Never mix chlorine bleach with acids or ammonia products. Keep cleaners in their own labelled containers, away from children and food.';
+
+/** What a kind of space is divided into: `shelves`, `drawers`, `floor places`. */
+export const shelvesWord = (kind: SpaceKind): string =>
+  ({ drawer: 'drawers', floor: 'floor places' })[USUAL_SHELVES[kind].kind as string] ?? 'shelves';
+
+/** Names a shelf that is not there yet by where it comes: `Top shelf`, `Drawer 2`, `Bottom shelf`, `Hanging basket 1`. */
+export function shelfFieldWords(kind: ShelfKind, at: number, shelves: readonly ShelfKind[]): string {
+  const word = SHELF_KIND_WORDS[kind];
+  const alike = shelves.filter((one) => one === kind).length;
+  if (alike === 1) return word;
+  const number = shelves.slice(0, at + 1).filter((one) => one === kind).length;
+  if (kind !== 'shelf' && kind !== 'drawer') return `${word} ${number}`;
+  if (number === 1) return `Top ${word.toLowerCase()}`;
+  return number === alike ? `Bottom ${word.toLowerCase()}` : `${word} ${number}`;
+}
+
+/** `Added: Linen closet with 3 shelves and 4 bins.` */
+export function addedSpaceWords(
+  name: string,
+  { kind, count, bins }: Pick<NewSpace, 'kind' | 'count' | 'bins'>,
+): string {
+  const word = shelvesWord(kind);
+  const shelves = counted(count, { one: `# ${ONE_OF[word] ?? 'shelf'}`, other: `# ${word}` });
+  const binCount = bins.reduce((sum, names) => sum + names.length, 0);
+  return `Added: ${name} with ${shelves}${binCount === 0 ? '' : ` and ${counted(binCount, { one: '# bin', other: '# bins' })}`}.`;
+}
+const ONE_OF: Readonly<Record<string, string>> = { drawers: 'drawer', 'floor places': 'floor place' };
+
+/** `80 × 180 cm`, width by height, or that nobody has measured it. */
+export const spaceSizeWords = (
+  { widthTenthMm, heightTenthMm }: Pick<SpaceRow, 'widthTenthMm' | 'heightTenthMm'>,
+  unit: LengthUnit,
+): string =>
+  widthTenthMm === null || heightTenthMm === null ? 'not measured' : formatSize([widthTenthMm, heightTenthMm], unit);
+
+/** What a space holds, for its card: `34 things, 2 soon`. */
+export function heldWords({ lots, late, soon }: NookSummary): string {
+  if (lots === 0) return 'empty';
+  return [
+    counted(lots, { one: '# thing', other: '# things' }),
+    late > 0 ? `${late} too late` : '',
+    soon > 0 ? `${soon} soon` : '',
+  ]
+    .filter((part) => part !== '')
+    .join(', ');
+}

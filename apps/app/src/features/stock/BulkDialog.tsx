@@ -25,7 +25,7 @@ import { Choices } from '@/kit/form/Choices';
 import { Dialog } from '@/kit/layout/Dialog';
 import { Field } from '@/kit/form/Field';
 import { Small, Strong } from '@/kit/text/Text';
-import { GROUP_BY_WORDS } from '@/features/sort/words';
+import { GROUP_BY_WORDS } from '@/home/groupByWords';
 
 const BARE: ItemTraits = { weightGrams: null, volumeMl: null, textile: null, groups: {} };
 type Texts = Record<string, string>;

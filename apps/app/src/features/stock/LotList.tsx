@@ -1,12 +1,21 @@
-import { effectiveDue, isMeasure, oldestFirst, opsForTaking, type ItemRow, type LotRow } from '@ours/core';
+import {
+  effectiveDue,
+  formatQuantity,
+  isMeasure,
+  lotFieldsOf,
+  oldestFirst,
+  opsForPuttingIn,
+  opsForTaking,
+  type ItemRow,
+  type LotRow,
+} from '@ours/core';
 import { useState } from 'react';
 import { YStack } from 'tamagui';
 import { opContext, today } from '@/home/opContext';
 import { useRunCommand } from '@/home/useRunCommand';
-import { Button } from '@/kit/press/Button';
+import { Stepper } from '@/kit/form/Stepper';
 import { ListRow } from '@/kit/layout/ListRow';
 import { Mark } from '@/kit/text/Mark';
-import { Strong } from '@/kit/text/Text';
 import { LotDialog } from './LotDialog';
 import { amountWords, dueMark, dueWords, lotAmountWords } from './words';
 
@@ -23,7 +32,9 @@ export function LotList({ lots }: { lots: readonly ListedLot[] }) {
     <YStack>
       {lots.map(({ lot, item, low }) => {
         const mark = dueMark(lot, item, today());
-        const detail = [lotAmountWords(lot, item), dueWords(lot, item, today()), lot.note].filter(Boolean).join(' · ');
+        // A bare number stands in the stepper already.
+        const amount = item.unit === 'piece' && lot.packSize === null ? '' : lotAmountWords(lot, item);
+        const detail = [amount, dueWords(lot, item, today()), lot.note].filter(Boolean).join(' · ');
         return (
           <ListRow
             key={lot.id}
@@ -35,7 +46,7 @@ export function LotList({ lots }: { lots: readonly ListedLot[] }) {
                 {lot.pleaseCount ? <Mark kind="late" label="count" /> : null}
                 {mark ? <Mark {...mark} /> : null}
                 {low ? <Mark kind="low" label="low" /> : null}
-                <TakeButton lot={lot} item={item} onMore={() => setOpen(lot.id)} />
+                <LotStepper lot={lot} item={item} onMore={() => setOpen(lot.id)} />
               </>
             }
           />
@@ -46,21 +57,31 @@ export function LotList({ lots }: { lots: readonly ListedLot[] }) {
   );
 }
 
-/** One tap takes one; of what is kept by measure (kg, l) nobody takes exactly one, so it asks how much. */
-function TakeButton({ lot, item, onMore }: { lot: LotRow; item: ItemRow; onMore: () => void }) {
+/** One tap takes or adds one; of what is kept by measure (kg, l) nobody takes exactly one, so it asks how much. */
+function LotStepper({ lot, item, onMore }: { lot: LotRow; item: ItemRow; onMore: () => void }) {
   const runCommand = useRunCommand();
-  if (isMeasure(item.unit))
-    return <Button label={`−, take some ${item.name}`} icon={MinusSome} iconOnly onPress={onMore} />;
   const one = Math.min(1000, lot.quantityThousandths);
   const take = (): void => {
     const done = `Taken: ${amountWords(one, item.unit)} ${item.name}.`;
     void runCommand('stock_taken', opsForTaking([lot], one, opContext()), done);
   };
-  return <Button label={`−1, take one ${item.name}`} icon={MinusOne} iconOnly disabled={one === 0} onPress={take} />;
+  const add = (): void => {
+    const done = `One more: ${item.name}.`;
+    void runCommand('stock_put_in', opsForPuttingIn(lotFieldsOf(lot), 1000, [lot], opContext()), done);
+  };
+  const measured = isMeasure(item.unit);
+  return (
+    <Stepper
+      label={`How many ${item.name}`}
+      value={formatQuantity(lot.quantityThousandths)}
+      less={measured ? `−, take some ${item.name}` : `−1, take one ${item.name}`}
+      more={measured ? `+, put in some ${item.name}` : `+1, one more ${item.name}`}
+      canLess={one > 0}
+      onLess={measured ? onMore : take}
+      onMore={measured ? onMore : add}
+    />
+  );
 }
-
-const MinusSome = ({ color }: { color?: string }) => <Strong style={{ color: color ?? 'inherit' }}>−</Strong>;
-const MinusOne = ({ color }: { color?: string }) => <Strong style={{ color: color ?? 'inherit' }}>−1</Strong>;
 
 /** What ends first on top: things by the date that counts of their first lot, undated ones by name; oldest first within. */
 export function inUseOrder(lots: readonly ListedLot[]): ListedLot[] {

@@ -7,6 +7,7 @@ import { rememberNook } from '@/home/recent';
 import { Button } from '@/kit/press/Button';
 import { ListHeading, ListRow } from '@/kit/layout/ListRow';
 import { Plate } from '@/kit/text/Plate';
+import { NotHere } from '@/kit/layout/NotHere';
 import { Screen } from '@/kit/layout/Screen';
 import { useContentWidth } from '@/kit/layout/useContentWidth';
 import { Small, Strong, Text } from '@/kit/text/Text';
@@ -47,11 +48,7 @@ export function NookScreen() {
   }, [id, spaceId]);
 
   if (!found || !id) {
-    return (
-      <Screen title="Not here" back="/nooks">
-        <Text padding={16}>This place is not there, or no longer. Look for it under Nooks.</Text>
-      </Screen>
-    );
+    return <NotHere what="This place" />;
   }
   const { nook, path, lots, inner } = found;
   const name = nook.row.name || (path.steps.at(-1) ?? '');
@@ -61,7 +58,7 @@ export function NookScreen() {
     <OpenDoorView
       view={front.view}
       width={gtMd ? 460 : content}
-      maxHeight={gtMd ? 420 : 190}
+      maxHeight={gtMd ? 420 : 290}
       hereId={litId}
       names={false}
       summaryOf={front.summaryOf}

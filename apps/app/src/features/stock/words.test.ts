@@ -49,7 +49,7 @@ describe('what people read', () => {
     expect(lotAmountWords(lot({ packSize: { amountThousandths: 400_000, unit: 'g' } }), { ...item, unit: 'tin' })).toBe(
       '6 tins of 400 g',
     );
-    expect(onHandWords([lot({}), lot({ nookId: 'other' })], item)).toBe('12 in 2 places');
+    expect(onHandWords([lot({}), lot({ nookId: 'other' })], item)).toBe('12 pieces in 2 places');
     expect(onHandWords([], item)).toBe('none left');
     expect(onHandWords([lot({ quantityThousandths: 0, pleaseCount: true })], item)).toBe('please count');
   });

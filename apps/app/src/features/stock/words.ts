@@ -101,10 +101,12 @@ export function dueMark(lot: LotRow, item: ItemRow, today: CivilDate): { kind: M
   return state === 'later' ? null : { kind: state, label: leftWords(due, today) };
 }
 
-/** How much there is in all: `24 here`, `12 in 3 places`, `none left`. */
+/** How much there is in all: `24 pieces`, `12 tins in 3 places`, `none left`. */
 export function onHandWords(lots: readonly LotRow[], item: ItemRow): string {
   const sum = lots.reduce((total, lot) => total + lot.quantityThousandths, 0);
   if (sum === 0) return lots.some((lot) => lot.pleaseCount) ? 'please count' : 'none left';
   const places = new Set(lots.map((lot) => lot.nookId)).size;
-  return `${amountWords(sum, item.unit)}${places > 1 ? ` in ${places} places` : ''}`;
+  const amount =
+    item.unit === 'piece' ? `${formatQuantity(sum)} ${pluralUnit('piece', sum)}` : amountWords(sum, item.unit);
+  return `${amount}${places > 1 ? ` in ${places} places` : ''}`;
 }

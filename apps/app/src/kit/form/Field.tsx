@@ -12,18 +12,34 @@ export interface FieldProps extends Omit<TextInputProps, 'style'> {
   hint?: string | undefined;
   large?: boolean;
   hideLabel?: boolean;
+  /** A long line goes on below instead of out of sight; Enter still ends it. */
+  wraps?: boolean;
   width?: number;
 }
 
 /** A labelled text field; its problem is announced and tied to it. */
 export const Field = forwardRef<TextInput, FieldProps>(function Field(
-  { label, problem, hint, large = false, hideLabel = false, width, ...input },
+  { label, problem, hint, large = false, hideLabel = false, wraps = false, width, ...input },
   ref,
 ) {
   const palette = usePalette();
   const id = useId();
   const [focused, setFocused] = useState(false);
   const help = problem ?? hint;
+  const least = large ? 56 : 48;
+  const [grown, setGrown] = useState(least);
+  const wrapping: Partial<TextInputProps> = wraps
+    ? {
+        multiline: true,
+        numberOfLines: 1,
+        onContentSizeChange: ({ nativeEvent }) => setGrown(Math.ceil(nativeEvent.contentSize.height)),
+        onKeyPress: (event) => {
+          if (event.nativeEvent.key !== 'Enter') return;
+          event.preventDefault();
+          input.onSubmitEditing?.(event as never);
+        },
+      }
+    : {};
   return (
     <YStack gap={4} {...(width === undefined ? {} : { width })}>
       {hideLabel ? null : (
@@ -34,6 +50,7 @@ export const Field = forwardRef<TextInput, FieldProps>(function Field(
       <TextInput
         ref={ref}
         {...input}
+        {...wrapping}
         id={id}
         aria-label={label}
         aria-invalid={problem !== undefined}
@@ -50,7 +67,7 @@ export const Field = forwardRef<TextInput, FieldProps>(function Field(
         style={{
           fontFamily: BODY_FONT,
           fontSize: large ? 19 : 16,
-          minHeight: large ? 56 : 48,
+          minHeight: least,
           paddingHorizontal: 14,
           color: palette.ink,
           backgroundColor: palette.sheet,
@@ -66,6 +83,8 @@ export const Field = forwardRef<TextInput, FieldProps>(function Field(
           borderRadius: large ? 12 : 8,
           outlineWidth: 0,
           ...(input.multiline ? { paddingVertical: 10 } : {}),
+          // An empty field is one line high again, whatever stood in it before.
+          ...(wraps ? { height: input.value ? Math.max(least, grown) : least, paddingVertical: 14 } : {}),
         }}
       />
       {help === undefined ? null : (

@@ -1,5 +1,6 @@
 import type { ReactNode } from 'react';
 import { XStack, YStack } from 'tamagui';
+import { pressable } from '@/kit/press/pressable';
 import { Small, Strong } from '@/kit/text/Text';
 
 /**
@@ -19,15 +20,7 @@ export function ListRow({
   onPress?: () => void;
   selected?: boolean;
 }) {
-  const button = onPress
-    ? {
-        role: 'button' as const,
-        tabIndex: 0 as const,
-        onKeyDown: ((event: KeyboardEvent) => {
-          if (event.key === 'Enter') onPress();
-        }) as never,
-      }
-    : {};
+  const button = onPress ? pressable({ onPress }) : {};
   return (
     <XStack
       {...(onPress ? { onPress, cursor: 'pointer', pressStyle: { backgroundColor: '$greenTint' } } : {})}

@@ -3,12 +3,17 @@ import { useRouter } from 'expo-router';
 import { createContext, useCallback, useContext, useEffect, useRef, useState, type ReactNode } from 'react';
 import { ScrollView, XStack, YStack } from 'tamagui';
 import { Button } from '@/kit/press/Button';
-import { useToastLift } from '@/kit/feedback/Toasts';
+import { ToastLine } from '@/kit/feedback/Toasts';
 import { Small, Title } from '@/kit/text/Text';
 
 const ScrollerContext = createContext<HTMLElement | null>(null);
 /** The element that scrolls the page this is on; null until it is there. */
 export const useScroller = (): HTMLElement | null => useContext(ScrollerContext);
+
+/** From so many letters on a title is set smaller, from `LONG_TITLE` on in two lines; on a phone 24 letters fit on one. */
+const LONGER_TITLE = 17;
+const LONG_TITLE = 26;
+const titleSize = (title: string): object => (title.length > LONGER_TITLE ? { fontSize: 16, lineHeight: 22 } : {});
 
 interface ScrollNode {
   scrollTo: (to: { y: number }) => void;
@@ -56,7 +61,7 @@ export function Screen({
         minHeight={64}
         paddingHorizontal={16}
         paddingVertical={8}
-        gap={10}
+        gap={8}
         alignItems="center"
         width="100%"
         maxWidth={1100}
@@ -71,26 +76,22 @@ export function Screen({
             onPress={() => (router.canGoBack() ? router.back() : router.replace(back as never))}
           />
         )}
-        <XStack flex={1} minWidth={0} gap={8} alignItems="baseline" flexWrap="wrap">
-          <Title numberOfLines={2}>{title}</Title>
-          {sub ? <Small fontSize={16}>{sub}</Small> : null}
-        </XStack>
+        <YStack flex={1} minWidth={0}>
+          <Title numberOfLines={LONG_TITLE < title.length ? 2 : 1} {...titleSize(title)}>
+            {title}
+          </Title>
+          {sub ? <Small numberOfLines={1}>{sub}</Small> : null}
+        </YStack>
         {right}
         {corner}
       </XStack>
       <ScrollView ref={attach as never} flex={1} keyboardShouldPersistTaps="handled">
-        <YStack paddingBottom={footer ? 24 : 120} width="100%" maxWidth={1100} alignSelf="center">
+        <YStack paddingBottom={24} width="100%" maxWidth={1100} alignSelf="center">
           <ScrollerContext.Provider value={scroller}>{children}</ScrollerContext.Provider>
         </YStack>
       </ScrollView>
-      {footer ? <Foot>{footer}</Foot> : null}
+      <ToastLine />
+      {footer}
     </YStack>
   );
-}
-
-/** Whatever stands at the foot stays free of the line that says what was done. */
-function Foot({ children }: { children: ReactNode }) {
-  const liftBy = useToastLift();
-  useEffect(() => () => liftBy(0), [liftBy]);
-  return <YStack onLayout={({ nativeEvent }) => liftBy(nativeEvent.layout.height)}>{children}</YStack>;
 }

@@ -1,5 +1,6 @@
 import { usePathname, useRouter } from 'expo-router';
 import { ScrollView, XStack } from 'tamagui';
+import { pressable } from '@/kit/press/pressable';
 import { Strong } from '@/kit/text/Text';
 
 export interface Step {
@@ -20,20 +21,12 @@ export function StepNav({ label, steps }: { label: string; steps: readonly Step[
           return (
             <XStack
               key={step.path}
-              role="link"
-              tabIndex={0}
+              {...pressable({ onPress: go, role: 'link' })}
               aria-label={step.label}
               aria-current={here ? 'step' : undefined}
-              onPress={go}
-              onKeyDown={
-                ((event: KeyboardEvent) => {
-                  if (event.key === 'Enter') go();
-                }) as never
-              }
               minHeight={44}
               paddingHorizontal={9}
               alignItems="center"
-              cursor="pointer"
               borderBottomWidth={3}
               borderColor={here ? '$green' : 'transparent'}
             >

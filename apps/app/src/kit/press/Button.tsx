@@ -1,11 +1,10 @@
 import type { ComponentType } from 'react';
 import { styled, XStack } from 'tamagui';
 import { usePalette } from '@/kit/theme/usePalette';
+import { pressable } from './pressable';
 import { Strong } from '@/kit/text/Text';
 
 const Frame = styled(XStack, {
-  role: 'button',
-  tabIndex: 0,
   minHeight: 48,
   paddingHorizontal: 14,
   alignItems: 'center',
@@ -15,7 +14,6 @@ const Frame = styled(XStack, {
   borderWidth: 1,
   borderColor: '$color',
   backgroundColor: '$background',
-  cursor: 'pointer',
   pressStyle: { opacity: 0.7 },
   variants: {
     kind: {
@@ -24,7 +22,7 @@ const Frame = styled(XStack, {
       quiet: { borderColor: 'transparent', backgroundColor: 'transparent', paddingHorizontal: 10 },
       danger: { borderColor: '$late', backgroundColor: '$lateTint' },
     },
-    disabled: { true: { opacity: 0.45, cursor: 'default' } },
+    disabled: { true: { opacity: 0.45 } },
   } as const,
 });
 
@@ -55,30 +53,16 @@ export function Button({
 }: ButtonProps) {
   const palette = usePalette();
   const color = { primary: palette.onGreen, plain: palette.ink, quiet: palette.green, danger: palette.late }[kind];
-  const press = (): void => {
-    if (!disabled) onPress();
-  };
   return (
     <Frame
       kind={kind}
       disabled={disabled}
-      aria-disabled={disabled}
       aria-label={label}
       aria-pressed={selected}
       {...(selected ? { backgroundColor: '$greenTint', borderColor: '$green' } : {})}
       {...(grow ? { flexGrow: 1, flexBasis: 0 } : {})}
       {...(iconOnly ? { paddingHorizontal: 0, width: 48 } : {})}
-      onPress={(event) => {
-        event.stopPropagation();
-        press();
-      }}
-      onKeyDown={
-        ((event: KeyboardEvent) => {
-          if (event.key !== 'Enter' && event.key !== ' ') return;
-          event.preventDefault();
-          press();
-        }) as never
-      }
+      {...pressable({ onPress, disabled })}
     >
       {Icon ? <Icon size={20} color={color} strokeWidth={2} /> : null}
       {iconOnly ? null : (

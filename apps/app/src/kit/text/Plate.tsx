@@ -1,20 +1,28 @@
 import { XStack } from 'tamagui';
 import { Mono } from './Text';
 
-/** A nook's code as it stands on the bin itself. */
+/**
+ * A nook's code as it stands on the bin itself. Its last character is the check character: set apart and lighter, so
+ * that `BL1-B1` and its `2` are not read as bin B12.
+ */
 export function Plate({ code, large = false }: { code: string; large?: boolean }) {
+  const size = large ? { fontSize: 18, lineHeight: 24 } : { fontSize: 14, lineHeight: 19 };
   return (
     <XStack
+      role="img"
+      aria-label={`code ${code}`}
       borderWidth={1.5}
       borderColor="$color"
       borderRadius={large ? 6 : 5}
       backgroundColor="$background"
       paddingHorizontal={large ? 10 : 7}
       paddingVertical={large ? 4 : 2}
+      gap={large ? 5 : 4}
       flexShrink={0}
     >
-      <Mono fontSize={large ? 18 : 14} lineHeight={large ? 24 : 19} aria-label={`code ${code}`}>
-        {code}
+      <Mono {...size}>{code.slice(0, -1).replace(/-$/, '')}</Mono>
+      <Mono {...size} fontFamily="$monoLight" color="$second">
+        {code.slice(-1)}
       </Mono>
     </XStack>
   );

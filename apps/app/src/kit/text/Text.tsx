@@ -14,3 +14,12 @@ export const Title = styled(Text, {
 export const Heading = styled(Text, { role: 'heading', 'aria-level': 2, fontFamily: '$heading' } as never);
 /** Codes, in the bold monospaced companion. */
 export const Mono = styled(BareText, { fontFamily: '$mono', fontSize: 13, lineHeight: 18, color: '$color' });
+/** For a screen reader only: what a sign says to the eye. */
+export const HiddenText = styled(Text, {
+  position: 'absolute',
+  width: 1,
+  height: 1,
+  overflow: 'hidden',
+  right: 0,
+  bottom: 0,
+} as never);

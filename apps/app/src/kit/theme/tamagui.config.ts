@@ -63,6 +63,7 @@ export const config = createTamagui({
     heading: family(`${SANS}_700Bold`),
     strong: family(`${SANS}_600SemiBold`),
     mono: family(`${MONO}_700Bold`),
+    monoLight: family(`${MONO}_400Regular`),
   },
   themes: { light: theme(LIGHT), dark: theme(DARK) },
   media: { sm: { maxWidth: 639 }, gtSm: { minWidth: 640 }, gtMd: { minWidth: 1024 } },

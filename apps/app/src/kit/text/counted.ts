@@ -1,0 +1,20 @@
+const plurals = new Intl.PluralRules('en');
+const numbers = new Intl.NumberFormat('en', { useGrouping: 'min2' } as Intl.NumberFormatOptions);
+
+/** The forms a count takes: `{ one: '# thing', other: '# things' }`; `#` stands for the number. */
+export interface Forms {
+  zero?: string;
+  one: string;
+  other: string;
+}
+
+/**
+ * A count in words, by the plural rules and figures of the language (Intl).
+ * @example counted(1, { one: '# thing', other: '# things' }) //=> '1 thing'
+ * @example counted(12500, { one: '# thing', other: '# things' }) //=> '12,500 things'
+ */
+export function counted(count: number, forms: Forms): string {
+  const form =
+    count === 0 && forms.zero !== undefined ? forms.zero : forms[plurals.select(count) === 'one' ? 'one' : 'other'];
+  return form.replaceAll('#', numbers.format(count));
+}
