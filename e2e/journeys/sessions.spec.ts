@@ -182,11 +182,11 @@ test('a server put back from a backup gets what it no longer knows', async ({ pa
   const other = await (await browser.newContext()).newPage();
   await openDemo(other, server);
   await other.getByTestId('find').fill('cork rings');
-  await expect(other.getByTestId('answer').getByText('7', { exact: true })).toBeVisible({ timeout: 40_000 });
+  await expect(other.getByTestId('answer').getByText('7 pieces', { exact: true })).toBeVisible({ timeout: 40_000 });
   await allSaved(page);
   await goTo(page, 'Find');
   await page.getByTestId('find').fill('cork rings');
-  await expect(page.getByTestId('answer').getByText('7', { exact: true })).toBeVisible();
+  await expect(page.getByTestId('answer').getByText('7 pieces', { exact: true })).toBeVisible();
   await other.context().close();
 });
 
@@ -236,7 +236,7 @@ test('phones with wrong clocks: what happened later counts later', async ({ serv
     for (const page of [right, wrong]) {
       await goTo(page, 'Find');
       await page.getByTestId('find').fill(name);
-      const amount = page.getByTestId('answer').getByText(String(left), { exact: true });
+      const amount = page.getByTestId('answer').getByText(`${left} pieces`, { exact: true });
       await expect(amount, `${days} days, ${then}`).toBeVisible();
     }
     await wrong.context().close();

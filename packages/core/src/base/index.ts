@@ -16,6 +16,7 @@ export {
   MOST_PLACED,
   MOST_ROWS_PER_COMMAND,
 } from './limits';
+export { formatMass, formatMoney, formatVolume, type LengthUnit, readMass, readMoney } from './measures';
 export {
   CODE_ALPHABET,
   codeKey,

@@ -9,4 +9,3 @@ export {
   opsForMovingShelf,
   restingHeight,
 } from './measureQuestions';
-export { formatMass, formatMoney, formatVolume, type LengthUnit, readMass, readMoney } from './measures';

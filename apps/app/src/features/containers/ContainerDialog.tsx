@@ -1,67 +1,65 @@
-import {
-  BIN_LOOKS,
-  containerFromRow,
-  containerToRow,
-  CONTAINER_COLUMNS,
-  formatLength,
-  type BinLook,
-  type ContainerRow,
-} from '@ours/core';
-import { useState } from 'react';
-import { XStack } from 'tamagui';
+import { BIN_LOOKS, definitionOf, LEAST_SIDE_TENTH_MM, type ContainerFields, type ContainerRow } from '@ours/core';
 import { v7 as uuidv7 } from 'uuid';
-import { useRunCommand } from '@/home/useRunCommand';
-import { useHome } from '@/home/useHome';
-import { Button } from '@/kit/press/Button';
-import { Choices } from '@/kit/form/Choices';
-import { Dialog } from '@/kit/layout/Dialog';
-import { Field } from '@/kit/form/Field';
-import { Small } from '@/kit/text/Text';
 import { BIN_LOOK_WORDS } from '@/features/spaces/words';
+import { useHome } from '@/home/useHome';
+import { useRunCommand } from '@/home/useRunCommand';
+import { choicesOf } from '@/kit/form/Choices';
+import { FormDialog, type Input } from '@/kit/form/FormDialog';
+import { Button } from '@/kit/press/Button';
 
-type Column = (typeof CONTAINER_COLUMNS)[number];
-const LABELS: Readonly<Partial<Record<Column, string>>> = {
-  width: 'Wide',
-  depth: 'Deep',
-  height: 'High, shut',
-  owned: 'Owned',
-  price: 'Price',
-  family: 'Family',
-  colour: 'Colour',
-  'base width': 'Foot, wide',
-  'base depth': 'Foot, deep',
-  'height open': 'Lid open, high',
-  'inner litres': 'Litres inside',
-  'inside width': 'Inside, wide',
-  'inside depth': 'Inside, deep',
-  'inside height': 'Inside, high',
-  'stack pitch': 'Stacked, each adds',
-  'nest pitch': 'Nested, each adds',
-  'max load kg': 'Carries, kg',
-  'weight kg': 'Weighs, kg',
-};
-const FIRST: Column[] = ['width', 'depth', 'height', 'owned', 'price', 'family'];
-const MORE: Column[] = (Object.keys(LABELS) as Column[]).filter((column) => !FIRST.includes(column));
+const figure = (label: string, hint?: string): Input => ({ label, narrow: true, ...(hint ? { hint } : {}) });
+const FIRST = {
+  name: { label: 'What is it called?', placeholder: 'Shoe box', needed: 'A container needs a name.' },
+  look: {
+    label: 'Looks',
+    hideLabel: true,
+    choices: choicesOf(
+      BIN_LOOKS.filter((look) => look !== 'kept_free'),
+      BIN_LOOK_WORDS,
+    ),
+  },
+  topWidthTenthMm: figure('Wide'),
+  topDepthTenthMm: figure('Deep'),
+  heightTenthMm: figure('High, shut'),
+  owned: figure('Owned'),
+  priceMinor: figure('Price'),
+  family: figure('Family'),
+  hasLid: { label: 'Lid', hideLabel: true, choices: choicesOf(['yes', 'no'], { yes: 'With lid', no: 'Open' }) },
+  free: {
+    label: 'Where it came from',
+    hideLabel: true,
+    choices: choicesOf(['yes', 'no'], { yes: 'Came for free', no: 'Bought' }),
+  },
+} satisfies Partial<Record<keyof ContainerFields, Input>>;
+const MORE = {
+  colour: figure('Colour'),
+  baseWidthTenthMm: figure('Foot, wide'),
+  baseDepthTenthMm: figure('Foot, deep'),
+  openHeightTenthMm: figure('Lid open, high'),
+  innerVolumeMl: figure('Litres inside'),
+  insideWidthTenthMm: figure('Inside, wide'),
+  insideDepthTenthMm: figure('Inside, deep'),
+  insideHeightTenthMm: figure('Inside, high'),
+  stackPitchTenthMm: figure('Stacked, each adds'),
+  nestPitchTenthMm: figure('Nested, each adds'),
+  maxLoadGrams: figure('Carries'),
+  weightGrams: figure('Weighs'),
+} satisfies Partial<Record<keyof ContainerFields, Input>>;
+const INPUTS: Readonly<Record<keyof ContainerFields, Input>> = { ...FIRST, ...MORE };
+const NEW: Partial<ContainerFields> = { look: 'closed', owned: 1, hasLid: false, free: false };
 
-/** One kind of container: three measures are enough to begin with. */
+const SIDES = ['topWidthTenthMm', 'topDepthTenthMm', 'heightTenthMm', 'stackPitchTenthMm'] as const;
+/** A side under half a centimetre is a slip, and would make any number fit. */
+function checkSides(fields: ContainerFields): Partial<Record<keyof ContainerFields, string>> {
+  const small = SIDES.filter((key) => (fields[key] ?? LEAST_SIDE_TENTH_MM) < LEAST_SIDE_TENTH_MM);
+  return Object.fromEntries(small.map((key) => [key, 'At least 5 mm.']));
+}
+
+/** One kind of container: three measures are enough to begin with. Outside, at the widest. */
 export function ContainerDialog({ container, onClose }: { container: ContainerRow | null; onClose: () => void }) {
   const runCommand = useRunCommand();
   const { unit } = useHome();
-  const [start] = useState<Record<string, string>>(() =>
-    container ? inHomeUnit(container, unit) : { kind: 'closed', owned: '1' },
-  );
-  const [texts, setTexts] = useState(start);
-  const [more, setMore] = useState(false);
-  const [problem, setProblem] = useState<string | null>(null);
-  const put = (column: Column, text: string): void => setTexts((now) => ({ ...now, [column]: text }));
-  const save = (): void => {
-    // A text that was not touched keeps its exact measure, whatever the home's unit rounds it to.
-    const exact: Record<string, string> = container ? containerToRow(container) : {};
-    const asKept = Object.entries(texts).map(([key, text]) => [key, text === start[key] ? (exact[key] ?? text) : text]);
-    const reading = containerFromRow(Object.fromEntries(asKept), unit);
-    if (!reading.ok) return setProblem(reading.problem);
-    const { fields } = reading;
-    onClose();
+  const save = (fields: ContainerFields): void =>
     void runCommand(
       container ? 'container_changed' : 'container_added',
       [
@@ -71,78 +69,21 @@ export function ContainerDialog({ container, onClose }: { container: ContainerRo
       ],
       `Saved: ${fields.name}.`,
     );
-  };
-  const field = (column: Column) => (
-    <Field
-      key={column}
-      width={110}
-      label={LABELS[column] ?? column}
-      value={texts[column] ?? ''}
-      onChangeText={(text) => put(column, text)}
-    />
-  );
   return (
-    <Dialog title={container ? container.name : 'A kind of container'} open onClose={onClose}>
-      <Field
-        label="What is it called?"
-        value={texts.name ?? ''}
-        onChangeText={(text) => put('name', text)}
-        maxLength={120}
-        placeholder="Shoe box"
-      />
-      <Choices
-        label="Looks"
-        wrap
-        hideLabel
-        choices={BIN_LOOKS.filter((look) => look !== 'kept_free').map((look) => ({
-          value: look,
-          label: BIN_LOOK_WORDS[look],
-        }))}
-        value={(texts.kind as BinLook | undefined) ?? null}
-        onChange={(look) => put('kind', look)}
-      />
-      <XStack gap={8} flexWrap="wrap">
-        {FIRST.map(field)}
-      </XStack>
-      <Small>Outside, at the widest; with its unit, or bare in {unit === 'metric' ? 'centimetres' : 'inches'}.</Small>
-      <XStack gap={8} flexWrap="wrap">
-        <Choices
-          label="Lid"
-          hideLabel
-          choices={[
-            { value: 'yes', label: 'With lid' },
-            { value: '', label: 'Open' },
-          ]}
-          value={(texts.lid ?? '') as 'yes' | ''}
-          onChange={(lid) => put('lid', lid)}
-        />
-        <Choices
-          label="Where it came from"
-          hideLabel
-          choices={[
-            { value: 'yes', label: 'Came for free' },
-            { value: '', label: 'Bought' },
-          ]}
-          value={(texts.free ?? '') as 'yes' | ''}
-          onChange={(free) => put('free', free)}
-        />
-      </XStack>
-      {more ? (
-        <XStack gap={8} flexWrap="wrap">
-          {MORE.map(field)}
-        </XStack>
-      ) : (
-        <Button kind="quiet" label="More measures: foot, lid, inside, stack, load" onPress={() => setMore(true)} />
-      )}
-      {problem ? (
-        <Small color="$late" role="alert">
-          {problem}
-        </Small>
-      ) : null}
-      <XStack gap={8}>
-        <Button grow kind="primary" label="Save" onPress={save} />
-        <Button grow label="Cancel" onPress={onClose} />
-      </XStack>
+    <FormDialog<keyof ContainerFields, ContainerFields>
+      title={container ? container.name : 'A kind of container'}
+      fields={definitionOf('container').fields}
+      inputs={INPUTS}
+      start={container ?? NEW}
+      unit={unit}
+      check={checkSides}
+      folded={{
+        label: 'More measures: foot, lid, inside, stack, load',
+        keys: Object.keys(MORE) as (keyof typeof MORE)[],
+      }}
+      onSave={save}
+      onClose={onClose}
+    >
       {container ? (
         <Button
           kind="quiet"
@@ -157,18 +98,6 @@ export function ContainerDialog({ container, onClose }: { container: ContainerRo
           }}
         />
       ) : null}
-    </Dialog>
-  );
-}
-
-/** The table's texts, lengths as this home reads them. */
-function inHomeUnit(container: ContainerRow, unit: 'metric' | 'inch'): Record<string, string> {
-  const row: Record<string, string> = containerToRow(container);
-  if (unit === 'metric') return row;
-  return Object.fromEntries(
-    Object.entries(row).map(([column, text]) => {
-      const cm = /^([\d.]+) cm$/.exec(text);
-      return [column, cm ? formatLength(Math.round(Number(cm[1]) * 100), 'inch') : text];
-    }),
+    </FormDialog>
   );
 }

@@ -3,11 +3,12 @@ import {
   describeShelf,
   dividerStrips,
   formatLength,
+  lengthField,
   linersFromRoll,
   modelSpace,
   NOMINAL_BOARDS,
-  readLength,
   riserPieces,
+  wholeField,
   type CutPlan,
   type LengthUnit,
   type SpaceRow,
@@ -17,7 +18,8 @@ import { XStack, YStack } from 'tamagui';
 import { useHousehold } from '@/home/HouseholdProvider';
 import { useHome } from '@/home/useHome';
 import { Choices } from '@/kit/form/Choices';
-import { Field } from '@/kit/form/Field';
+import { useFigures } from '@/kit/form/useFigures';
+import { Problem } from '@/kit/feedback/Problem';
 import { ListHeading } from '@/kit/layout/ListRow';
 import { Small, Strong, Text } from '@/kit/text/Text';
 
@@ -54,79 +56,60 @@ export function CutLists({ space }: { space: SpaceRow }) {
   );
 }
 
-type Texts = Record<string, string>;
-
-/** Fields for lengths and counts; what they read, or the first sentence about what could not be read. */
-function useFigures(start: Texts, unit: LengthUnit) {
-  const [texts, setTexts] = useState(start);
-  const length = (key: string): number | string => {
-    const text = texts[key] ?? '';
-    if (/^0([.,]0+)?( ?mm| ?cm)?$/.test(text.trim())) return 0;
-    const reading = readLength(text, unit);
-    return reading.ok ? reading.tenthMm : reading.problem;
-  };
-  const count = (key: string): number | string => {
-    const value = Number(texts[key]);
-    return Number.isInteger(value) && value >= 1 && value <= 40
-      ? value
-      : `“${texts[key]}” is not a number of sections; 1 to 40 are accepted.`;
-  };
-  const field = (key: string, label: string) => (
-    <Field
-      key={key}
-      width={108}
-      label={label}
-      value={texts[key] ?? ''}
-      onChangeText={(text) => setTexts((now) => ({ ...now, [key]: text }))}
-    />
-  );
-  return { length, count, field };
-}
-
-const firstProblem = (...values: (number | string)[]): string | null =>
-  values.find((value): value is string => typeof value === 'string') ?? null;
+const lengthOf = (label: string) => ({ label, field: lengthField() });
+/** A saw cut or a strip may be taken as nothing wide. */
+const thin = (label: string) => ({ label, field: lengthField(0) });
+const sections = (label: string) => ({ label, field: wholeField(1, MOST_SECTIONS) });
+const MOST_SECTIONS = 40;
+const DIVIDER = {
+  width: lengthOf('Inside, wide'),
+  depth: lengthOf('Inside, deep'),
+  columns: sections('Columns'),
+  rows: sections('Rows'),
+  thickness: thin('Strip, thick'),
+  stock: lengthOf('Strip, long'),
+  kerf: thin('Saw cut'),
+};
+const LINER = { roll: lengthOf('Roll, wide') };
+const RISER = {
+  width: lengthOf('Riser, wide'),
+  depth: lengthOf('Riser, deep'),
+  height: lengthOf('At least high'),
+  stock: lengthOf('Board, long'),
+  kerf: thin('Saw cut'),
+};
 
 function Dividers({ unit }: { unit: LengthUnit }) {
-  const start: Texts =
+  const start =
     unit === 'metric'
       ? { width: '40', depth: '30', columns: '3', rows: '2', thickness: '5 mm', stock: '1 m', kerf: '2 mm' }
       : { width: '16', depth: '12', columns: '3', rows: '2', thickness: '1/4"', stock: '36', kerf: '1/8"' };
-  const { length, count, field } = useFigures(start, unit);
-  const [width, depth, columns, rows] = [length('width'), length('depth'), count('columns'), count('rows')];
-  const [thickness, stock, kerf] = [length('thickness'), length('stock'), length('kerf')];
-  const problem = firstProblem(width, depth, columns, rows, thickness, stock, kerf);
+  const { inputs, values, problem } = useFigures(DIVIDER, unit, start);
   const divided =
-    problem === null
-      ? dividerStrips(
-          { widthTenthMm: width as number, depthTenthMm: depth as number },
-          columns as number,
-          rows as number,
-          thickness as number,
-        )
-      : null;
+    values &&
+    dividerStrips(
+      { widthTenthMm: values.width, depthTenthMm: values.depth },
+      values.columns,
+      values.rows,
+      values.thickness,
+    );
   return (
     <YStack gap={10}>
       <XStack gap={8} flexWrap="wrap">
-        {field('width', 'Inside, wide')}
-        {field('depth', 'Inside, deep')}
-        {field('columns', 'Columns')}
-        {field('rows', 'Rows')}
-        {field('thickness', 'Strip, thick')}
-        {field('stock', 'Strip, long')}
-        {field('kerf', 'Saw cut')}
+        {inputs}
       </XStack>
-      {problem ? <Problem text={problem} /> : null}
-      {problem === null && !divided ? (
+      <Problem text={problem} />
+      {values && !divided ? (
         <Problem text="So many strips fill the drawer; fewer sections or thinner strips are needed." />
       ) : null}
-      {divided ? (
+      {values && divided ? (
         <YStack gap={4} testID="cut-answer">
           <Strong>
             {`Each section is ${formatLength(divided.compartment.widthTenthMm, unit)} by ${formatLength(divided.compartment.depthTenthMm, unit)}.`}
           </Strong>
-          <Bars plan={cutBars(divided.strips, stock as number, kerf as number)} unit={unit} stock={stock as number} />
+          <Bars plan={cutBars(divided.strips, values.stock, values.kerf)} unit={unit} stock={values.stock} />
           {divided.slots > 0 ? (
-            <Small>{`${divided.slots} slots, each half the height and ${formatLength(thickness as number, unit)} wide, where they cross.`}</Small>
+            <Small>{`${divided.slots} slots, each half the height and ${formatLength(values.thickness, unit)} wide, where they cross.`}</Small>
           ) : null}
         </YStack>
       ) : null}
@@ -157,7 +140,7 @@ function Bars({ plan, unit, stock }: { plan: CutPlan; unit: LengthUnit; stock: n
 }
 
 function Liners({ space, unit }: { space: SpaceRow; unit: LengthUnit }) {
-  const { length, field } = useFigures({ roll: unit === 'metric' ? '45' : '18' }, unit);
+  const { inputs, values, problem } = useFigures(LINER, unit, { roll: unit === 'metric' ? '45' : '18' });
   const shelves = useHousehold(({ state }) =>
     modelSpace(space, state.shelvesOf(space.id)).shelves.map(({ shelf, room, bayTenthMm }) => ({
       name: describeShelf(state, shelf),
@@ -166,13 +149,12 @@ function Liners({ space, unit }: { space: SpaceRow; unit: LengthUnit }) {
       depthTenthMm: room.depth,
     })),
   );
-  const roll = length('roll');
   const lined = shelves.some(({ wire }) => wire) ? shelves.filter(({ wire }) => wire) : shelves;
-  const answer = typeof roll === 'number' && roll > 0 ? linersFromRoll(lined, roll) : null;
+  const answer = values && linersFromRoll(lined, values.roll);
   return (
     <YStack gap={10}>
-      <XStack gap={8}>{field('roll', 'Roll, wide')}</XStack>
-      {typeof roll === 'string' ? <Problem text={roll} /> : null}
+      <XStack gap={8}>{inputs}</XStack>
+      <Problem text={problem} />
       {answer ? (
         <YStack gap={2}>
           <Strong>{`${formatLength(answer.rollLength, unit)} of roll for ${lined.length} ${lined.length === 1 ? 'shelf' : 'shelves'}.`}</Strong>
@@ -188,28 +170,16 @@ function Liners({ space, unit }: { space: SpaceRow; unit: LengthUnit }) {
 }
 
 function Risers({ unit }: { unit: LengthUnit }) {
-  const start: Texts =
+  const start =
     unit === 'metric'
       ? { width: '60', depth: '18', height: '7', stock: '2.4 m', kerf: '3 mm' }
       : { width: '24', depth: '7', height: '3', stock: '96', kerf: '1/8"' };
-  const { length, field } = useFigures(start, unit);
+  const { inputs, values, problem } = useFigures(RISER, unit, start);
   const [nominal, setNominal] = useState('2×4');
-  const [width, depth, height, stock, kerf] = [
-    length('width'),
-    length('depth'),
-    length('height'),
-    length('stock'),
-    length('kerf'),
-  ];
-  const problem = firstProblem(width, depth, height, stock, kerf);
   const board = NOMINAL_BOARDS.find((one) => one.nominal === nominal)!;
   const riser =
-    problem === null
-      ? riserPieces(
-          { widthTenthMm: width as number, depthTenthMm: depth as number, heightTenthMm: height as number },
-          board,
-        )
-      : null;
+    values &&
+    riserPieces({ widthTenthMm: values.width, depthTenthMm: values.depth, heightTenthMm: values.height }, board);
   return (
     <YStack gap={10}>
       <Choices
@@ -220,19 +190,15 @@ function Risers({ unit }: { unit: LengthUnit }) {
       />
       <Small>{`A ${nominal} is truly ${formatLength(Math.round(board.thicknessTenthMm), unit)} by ${formatLength(Math.round(board.widthTenthMm), unit)}.`}</Small>
       <XStack gap={8} flexWrap="wrap">
-        {field('width', 'Riser, wide')}
-        {field('depth', 'Riser, deep')}
-        {field('height', 'At least high')}
-        {field('stock', 'Board, long')}
-        {field('kerf', 'Saw cut')}
+        {inputs}
       </XStack>
-      {problem ? <Problem text={problem} /> : null}
-      {riser ? (
+      <Problem text={problem} />
+      {values && riser ? (
         <YStack gap={4}>
           <Strong>
             {`${riser.layers} ${riser.layers === 1 ? 'layer' : 'layers'} of ${riser.sideBySide}: ${formatLength(Math.round(riser.heightTenthMm), unit)} high, ${formatLength(Math.round(riser.depthTenthMm), unit)} deep.`}
           </Strong>
-          <Bars plan={cutBars(riser.pieces, stock as number, kerf as number)} unit={unit} stock={stock as number} />
+          <Bars plan={cutBars(riser.pieces, values.stock, values.kerf)} unit={unit} stock={values.stock} />
           <Small>
             Screw or glue the layers together and sand the edges. Mind the saw: follow its maker’s safety rules.
           </Small>
@@ -241,9 +207,3 @@ function Risers({ unit }: { unit: LengthUnit }) {
     </YStack>
   );
 }
-
-const Problem = ({ text }: { text: string }) => (
-  <Text color="$late" role="alert">
-    {text}
-  </Text>
-);

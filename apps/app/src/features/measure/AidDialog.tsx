@@ -2,23 +2,19 @@ import { BARE_SHELF_BUILD, formatSize, type LengthUnit, type Op, type ShelfAid, 
 import { useState } from 'react';
 import { XStack } from 'tamagui';
 import { Button } from '@/kit/press/Button';
+import { Problem } from '@/kit/feedback/Problem';
 import { Choices } from '@/kit/form/Choices';
+import { useFigures } from '@/kit/form/useFigures';
 import { Dialog } from '@/kit/layout/Dialog';
 import { ListRow } from '@/kit/layout/ListRow';
 import { Small } from '@/kit/text/Text';
-import { useLengthFields } from './useLengthFields';
+import { ON_SHELF_FIGURES } from './lengthFigures';
 
 export const AID_WORDS: Readonly<Record<ShelfAid['kind'], string>> = {
   half_shelf: 'Half-shelf',
   riser: 'Riser',
   hooks: 'Hooks under the shelf above',
 };
-const KEYS = [
-  { key: 'widthTenthMm', label: 'Wide' },
-  { key: 'depthTenthMm', label: 'Deep' },
-  { key: 'heightTenthMm', label: 'High' },
-  { key: 'leftTenthMm', label: 'From the left', mayBeZero: true },
-] as const;
 
 /** What is put on or under a shelf and changes the room over it. */
 export function AidDialog({
@@ -33,14 +29,15 @@ export function AidDialog({
   onClose: () => void;
 }) {
   const [kind, setKind] = useState<ShelfAid['kind']>('half_shelf');
-  const { fields, read } = useLengthFields(KEYS, unit);
+  const { inputs, values, problem } = useFigures(ON_SHELF_FIGURES, unit, { leftTenthMm: '0' });
+  const [asked, setAsked] = useState(false);
   const build = shelf.build ?? BARE_SHELF_BUILD;
   const keep = (intent: string, aids: ShelfAid[]): void =>
     void change(intent, [{ op: 'change', entity: 'shelf', id: shelf.id, fields: { build: { ...build, aids } } }]);
   const add = (): void => {
-    const lengths = read();
-    if (!lengths) return;
-    keep('aid_added', [...build.aids, { kind, ...lengths }]);
+    setAsked(true);
+    if (!values) return;
+    keep('aid_added', [...build.aids, { kind, ...values }]);
     onClose();
   };
   return (
@@ -72,7 +69,10 @@ export function AidDialog({
         value={kind}
         onChange={setKind}
       />
-      {fields}
+      <XStack gap={8} flexWrap="wrap">
+        {inputs}
+      </XStack>
+      <Problem text={asked ? problem : null} />
       <Small>High: a half-shelf’s surface above the shelf, a riser’s own height, how far hooks hang down.</Small>
       <XStack gap={8}>
         <Button grow kind="primary" label="Add" onPress={add} />

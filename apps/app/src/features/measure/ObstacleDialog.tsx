@@ -2,18 +2,11 @@ import type { BuildObstacle, LengthUnit } from '@ours/core';
 import { useState } from 'react';
 import { XStack } from 'tamagui';
 import { Button } from '@/kit/press/Button';
+import { Problem } from '@/kit/feedback/Problem';
 import { Choices } from '@/kit/form/Choices';
+import { useFigures } from '@/kit/form/useFigures';
 import { Dialog } from '@/kit/layout/Dialog';
-import { useLengthFields } from './useLengthFields';
-
-const KEYS = [
-  { key: 'widthTenthMm', label: 'Wide' },
-  { key: 'depthTenthMm', label: 'Deep' },
-  { key: 'heightTenthMm', label: 'High' },
-  { key: 'leftTenthMm', label: 'From the left', mayBeZero: true },
-  { key: 'frontTenthMm', label: 'From the front', mayBeZero: true },
-  { key: 'bottomTenthMm', label: 'From the foot', mayBeZero: true },
-] as const;
+import { IN_SPACE_FIGURES, IN_THE_CORNER } from './lengthFigures';
 
 /** Something that stands in the way in a space: how large, and where. */
 export function ObstacleDialog({
@@ -26,11 +19,12 @@ export function ObstacleDialog({
   onClose: () => void;
 }) {
   const [kind, setKind] = useState<BuildObstacle['kind']>('pipe');
-  const { fields, read } = useLengthFields(KEYS, unit);
+  const { inputs, values, problem } = useFigures(IN_SPACE_FIGURES, unit, IN_THE_CORNER);
+  const [asked, setAsked] = useState(false);
   const add = (): void => {
-    const lengths = read();
-    if (!lengths) return;
-    onAdd({ kind, ...lengths });
+    setAsked(true);
+    if (!values) return;
+    onAdd({ kind, ...values });
     onClose();
   };
   return (
@@ -46,7 +40,10 @@ export function ObstacleDialog({
         value={kind}
         onChange={setKind}
       />
-      {fields}
+      <XStack gap={8} flexWrap="wrap">
+        {inputs}
+      </XStack>
+      <Problem text={asked ? problem : null} />
       <XStack gap={8}>
         <Button grow kind="primary" label="Add" onPress={add} />
         <Button grow label="Cancel" onPress={onClose} />

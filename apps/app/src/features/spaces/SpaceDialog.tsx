@@ -1,74 +1,41 @@
-import type { SpaceRow } from '@ours/core';
-import { useState } from 'react';
-import { XStack } from 'tamagui';
-import { useHousehold, useHouseholdContext } from '@/home/HouseholdProvider';
+import { definitionOf, type SpaceFields, type SpaceRow } from '@ours/core';
+import { useHousehold } from '@/home/HouseholdProvider';
+import { useHome } from '@/home/useHome';
 import { useRunCommand } from '@/home/useRunCommand';
-import { Button } from '@/kit/press/Button';
-import { Choices } from '@/kit/form/Choices';
-import { Dialog } from '@/kit/layout/Dialog';
-import { Field } from '@/kit/form/Field';
-import { Small } from '@/kit/text/Text';
-import { useMeasures } from './BinDialog';
+import { choicesOf } from '@/kit/form/Choices';
+import { FormDialog } from '@/kit/form/FormDialog';
+import { MEASURE_INPUTS } from './measureInputs';
+
+const INPUTS = {
+  name: { label: 'Name', needed: 'A space needs a name.' },
+  roomId: { label: 'Room' },
+  ...MEASURE_INPUTS,
+  locked: { label: 'Lock', choices: choicesOf(['yes', 'no'], { yes: 'Locked', no: 'Not locked' }) },
+  note: { label: 'Note', lines: true },
+};
+type Asked = Pick<SpaceFields, keyof typeof INPUTS>;
 
 /** A space's name, room, measures, lock and note. */
 export function SpaceDialog({ space, onClose }: { space: SpaceRow; onClose: () => void }) {
   const runCommand = useRunCommand();
-  const { me } = useHouseholdContext();
-  const unit = useHousehold(({ state }) => state.get('household', me.householdId)?.lengthUnit ?? 'metric');
+  const { unit } = useHome();
   const rooms = useHousehold(({ state }) => state.all('room'));
-  const [name, setName] = useState(space.name);
-  const [roomId, setRoomId] = useState(space.roomId);
-  const [locked, setLocked] = useState<'yes' | 'no'>(space.locked ? 'yes' : 'no');
-  const [note, setNote] = useState(space.note);
-  const measure = useMeasures(space, unit);
-  const nameProblem = name.trim() === '' ? 'A space needs a name.' : undefined;
-  const save = (): void => {
-    onClose();
-    void runCommand(
-      'space_changed',
-      [
-        {
-          op: 'change',
-          entity: 'space',
-          id: space.id,
-          fields: { name: name.trim(), roomId, locked: locked === 'yes', note, ...measure.values() },
-        },
-      ],
-      `Saved: ${name.trim()}.`,
-    );
-  };
+  const choices = rooms.map(({ id, name }) => ({ value: id, label: name }));
   return (
-    <Dialog title={`Space ${space.code}`} open onClose={onClose}>
-      <Field label="Name" value={name} onChangeText={setName} problem={nameProblem} maxLength={120} />
-      <Choices
-        label="Room"
-        wrap
-        choices={rooms.map((room) => ({ value: room.id, label: room.name }))}
-        value={roomId}
-        onChange={setRoomId}
-      />
-      <XStack gap={8}>{measure.fields}</XStack>
-      {measure.problem ? <Small color="$late">{measure.problem}</Small> : null}
-      <Choices
-        label="Lock"
-        choices={[
-          { value: 'yes', label: 'Locked' },
-          { value: 'no', label: 'Not locked' },
-        ]}
-        value={locked}
-        onChange={setLocked}
-      />
-      <Field label="Note" value={note} onChangeText={setNote} multiline maxLength={2000} />
-      <XStack gap={8}>
-        <Button
-          grow
-          kind="primary"
-          label="Save"
-          disabled={nameProblem !== undefined || measure.problem !== null}
-          onPress={save}
-        />
-        <Button grow label="Cancel" onPress={onClose} />
-      </XStack>
-    </Dialog>
+    <FormDialog<keyof Asked, Asked>
+      title={`Space ${space.code}`}
+      fields={definitionOf('space').fields}
+      inputs={{ ...INPUTS, roomId: { ...INPUTS.roomId, choices } }}
+      start={space}
+      unit={unit}
+      onClose={onClose}
+      onSave={(fields) =>
+        void runCommand(
+          'space_changed',
+          [{ op: 'change', entity: 'space', id: space.id, fields }],
+          `Saved: ${fields.name}.`,
+        )
+      }
+    />
   );
 }

@@ -146,10 +146,15 @@ describe('about a thing', () => {
     await openWith(<ItemDialog itemId={ID.item} onClose={closed} />);
     await screen.findByLabelText('Name');
     write(/^Low when/, 'few');
-    expect(screen.getByRole('alert').textContent).toBe('“few” is not an amount; write for example 2 or 0.5.');
+    await press('Save');
+    expect((await screen.findByRole('alert')).textContent).toBe('“few” is not an amount; write for example 2 or 0.5.');
     write(/^Low when/, '6');
     write('Days it keeps once opened', '3.5');
-    expect(screen.getByRole('alert').textContent).toContain('is not a number of days from 0 to 3650');
+    await press('Save');
+    await waitFor(() =>
+      expect(screen.getByRole('alert').textContent).toBe('“3.5” is not a whole number from 0 to 3650.'),
+    );
+    expect(closed).not.toHaveBeenCalled();
     write('Days it keeps once opened', '3');
     await press('Save');
     await waitFor(() => expect(closed).toHaveBeenCalled());

@@ -1,13 +1,18 @@
 import {
+  decimalField,
   fileUpright,
   foldedSize,
   formatLength,
   formatMass,
-  readLength,
-  readMass,
-  readQuantity,
+  lengthField,
+  massField,
+  orNull,
+  readFieldText,
   stackFlat,
   GROUPINGS,
+  volumeField,
+  wholeField,
+  type AnyField,
   type ContainerRow,
   type ItemRow,
   type ItemTraits,
@@ -27,6 +32,17 @@ import { Field } from '@/kit/form/Field';
 import { Small, Strong } from '@/kit/text/Text';
 import { GROUP_BY_WORDS } from '@/home/groupByWords';
 
+const FIGURE_WORDS: Readonly<Record<string, string>> = {
+  weight: 'Weight of one',
+  litres: 'Litres, one',
+  width: 'Wide, flat',
+  length: 'Long, flat',
+  grams: 'Grams per m²',
+  plies: 'Plies',
+  foldsWidth: 'Width into',
+  foldsLength: 'Length into',
+  ten: 'Ten folded, high',
+};
 const BARE: ItemTraits = { weightGrams: null, volumeMl: null, textile: null, groups: {} };
 type Texts = Record<string, string>;
 /** Groups that a person says; alphabet and frequency follow from the name and the use. */
@@ -60,11 +76,11 @@ export function BulkDialog({ item, onClose }: { item: ItemRow; onClose: () => vo
   const [groups, setGroups] = useState(traits.groups);
   const [school, setGroupBy] = useState<GroupBy>('kind');
   const reading = readTraits(texts, start, traits, { cloth, material, groups }, unit);
-  const field = (key: string, label: string) => (
+  const field = (key: string) => (
     <Field
       key={key}
       width={108}
-      label={label}
+      label={FIGURE_WORDS[key] ?? key}
       value={texts[key] ?? ''}
       onChangeText={(text) => setTexts((now) => ({ ...now, [key]: text }))}
     />
@@ -81,8 +97,8 @@ export function BulkDialog({ item, onClose }: { item: ItemRow; onClose: () => vo
   return (
     <Dialog title={`Room and weight of ${item.name}`} open onClose={onClose}>
       <XStack gap={8} flexWrap="wrap">
-        {field('weight', 'Weight of one')}
-        {field('litres', 'Litres, one')}
+        {field('weight')}
+        {field('litres')}
       </XStack>
       <Choices
         label="Cloth"
@@ -97,13 +113,13 @@ export function BulkDialog({ item, onClose }: { item: ItemRow; onClose: () => vo
       {cloth ? (
         <YStack gap={10}>
           <XStack gap={8} flexWrap="wrap">
-            {field('width', 'Wide, flat')}
-            {field('length', 'Long, flat')}
-            {field('grams', 'Grams per m²')}
-            {field('plies', 'Plies')}
-            {field('foldsWidth', 'Width into')}
-            {field('foldsLength', 'Length into')}
-            {field('ten', 'Ten folded, high')}
+            {field('width')}
+            {field('length')}
+            {field('grams')}
+            {field('plies')}
+            {field('foldsWidth')}
+            {field('foldsLength')}
+            {field('ten')}
           </XStack>
           <Choices
             label="Cloth is"
@@ -188,6 +204,13 @@ const insideOf = (container: ContainerRow) => ({
   heightTenthMm: container.insideHeightTenthMm ?? container.heightTenthMm,
 });
 
+const WEIGHT = orNull(massField);
+const LITRES = orNull(volumeField);
+const SIDE = lengthField();
+const GRAMS_PER_M2 = decimalField(1, 5000);
+const PLIES = wholeField(1, 4);
+const FOLDS = wholeField(1, 12);
+
 /** What the texts say; a text that was not touched keeps its exact value. */
 function readTraits(
   texts: Texts,
@@ -197,47 +220,37 @@ function readTraits(
   unit: LengthUnit,
 ): { traits: ItemTraits } | { problem: string } {
   const problems: string[] = [];
-  const text = (key: string): string => (texts[key] ?? '').trim();
-  const same = (key: string): boolean => texts[key] === start[key];
-  const length = (key: string, before: number | null | undefined): number => {
-    if (same(key) && before) return before;
-    const reading = readLength(text(key), unit);
-    if (!reading.ok) problems.push(reading.problem);
-    return reading.ok ? reading.tenthMm : 0;
+  /** A figure by its specification; one that was not touched is what it was, exactly. */
+  const figure = (key: string, field: AnyField, before: number | null = null): number | null => {
+    if (before !== null && texts[key] === start[key]) return before;
+    const reading = readFieldText(field, texts[key] ?? '', unit);
+    if (reading.ok) return reading.value as number | null;
+    const like = key === 'grams' ? ' A towel has about 450.' : '';
+    problems.push(`${FIGURE_WORDS[key] ?? key}: ${reading.problem}${like}`);
+    return null;
   };
-  const whole = (key: string, most: number): number => {
-    const value = Number(text(key));
-    if (!Number.isInteger(value) || value < 1 || value > most)
-      problems.push(`“${text(key)}” is not a whole number from 1 to ${most}.`);
-    return value;
-  };
-  const weight = text('weight') === '' || same('weight') ? null : readMass(text('weight'), unit);
-  if (weight && !weight.ok) problems.push(weight.problem);
-  const litres = text('litres') === '' ? null : readQuantity(text('litres'));
-  if (text('litres') !== '' && litres === null)
-    problems.push(`“${text('litres')}” is not a number of litres; write for example 0.5.`);
+  const needed = (key: string, field: AnyField, before?: number): number => figure(key, field, before ?? null) ?? 0;
+  const weightGrams = figure('weight', WEIGHT, known.weightGrams);
+  const volumeMl = figure('litres', LITRES, known.volumeMl);
   let textile: Textile | null = null;
   if (more.cloth) {
     const before = known.textile;
-    const gramsPerM2 = Number(text('grams').replace(',', '.'));
-    if (!(gramsPerM2 >= 1 && gramsPerM2 <= 5000))
-      problems.push(`“${text('grams')}” is not a weight of cloth; 1 to 5000 g/m² are accepted, a towel has about 450.`);
     textile = {
-      widthTenthMm: length('width', before?.widthTenthMm),
-      lengthTenthMm: length('length', before?.lengthTenthMm),
-      gramsPerM2,
-      plies: whole('plies', 4),
-      foldsWidth: whole('foldsWidth', 12),
-      foldsLength: whole('foldsLength', 12),
+      widthTenthMm: needed('width', SIDE, before?.widthTenthMm),
+      lengthTenthMm: needed('length', SIDE, before?.lengthTenthMm),
+      gramsPerM2: needed('grams', GRAMS_PER_M2, before?.gramsPerM2),
+      plies: needed('plies', PLIES, before?.plies),
+      foldsWidth: needed('foldsWidth', FOLDS, before?.foldsWidth),
+      foldsLength: needed('foldsLength', FOLDS, before?.foldsLength),
       material: more.material,
-      tenMeasuredTenthMm: text('ten') === '' ? null : length('ten', before?.tenMeasuredTenthMm),
+      tenMeasuredTenthMm: figure('ten', orNull(SIDE), before?.tenMeasuredTenthMm),
     };
   }
   if (problems.length > 0) return { problem: problems[0]! };
   return {
     traits: {
-      weightGrams: same('weight') ? known.weightGrams : weight && weight.ok ? weight.grams : null,
-      volumeMl: litres,
+      weightGrams,
+      volumeMl,
       textile,
       groups: Object.fromEntries(Object.entries(more.groups).map(([key, value]) => [key, value.trim()])),
     },

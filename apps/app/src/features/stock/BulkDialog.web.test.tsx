@@ -48,8 +48,8 @@ describe('room and weight of a thing', () => {
     });
   });
   it.each([
-    ['Weight of one', 'a feather', '“a feather” is not a weight; write for example 12.5 kg or 30 lb.'],
-    ['Litres, one', 'some', '“some” is not a number of litres; write for example 0.5.'],
+    ['Weight of one', 'a feather', 'Weight of one: “a feather” is not a weight; write for example 12.5 kg or 30 lb.'],
+    ['Litres, one', 'some', 'Litres, one: “some” is not a number of litres; write for example 0.5.'],
   ])('%s “%s” gets one sentence and cannot be saved', async (label, text, sentence) => {
     await open();
     write(label, text);
@@ -71,7 +71,7 @@ describe('room and weight of a thing', () => {
     await press('Folded cloth', 'radio');
     write('Wide, flat', '70');
     write('Long, flat', '140');
-    expect(screen.getByRole('alert').textContent).toContain('1 to 5000 g/m² are accepted, a towel has about 450');
+    expect(screen.getByRole('alert').textContent).toContain('from 1 to 5000 is needed. A towel has about 450.');
   });
   it('a group of its own is written down, and taken away when emptied', async () => {
     await open({ ...item, traits: { weightGrams: null, volumeMl: null, textile: null, groups: { season: 'summer' } } });

@@ -10,6 +10,10 @@ export interface Choice<T extends string> {
   picture?: ReactNode;
 }
 
+/** Choices from values and their words. */
+export const choicesOf = <T extends string>(values: readonly T[], words: Readonly<Record<T, string>>): Choice<T>[] =>
+  values.map((value) => ({ value, label: words[value] }));
+
 const PILL = { minHeight: 44, paddingHorizontal: 14, alignItems: 'center', borderRadius: 22, borderWidth: 1 } as const;
 const CARD = {
   flexDirection: 'column',
