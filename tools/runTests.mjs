@@ -61,6 +61,8 @@ const steps = {
   lint: single('lint', 'npx', ['eslint', '.', '--max-warnings', '0']),
   formatting: single('formatting', 'npx', ['prettier', '--check', '--log-level', 'warn', '.']),
   imports: single('imports', 'node', ['tools/checkImports.mjs']),
+  styles: single('styles', 'node', ['tools/checkStyles.mjs']),
+  unused: single('unused', 'npx', ['knip', '--no-progress', '--no-config-hints']),
   core: jest('core', 'packages/core'),
   contracts: jest('contracts', 'packages/contracts'),
   demo: jest('demo', 'demo'),

@@ -109,7 +109,7 @@ function RecordTab({ place }: { place: Place }) {
         {...props}
         width={66}
         height={66}
-        borderRadius={16}
+        borderRadius={14}
         backgroundColor="$accent"
         borderWidth={2}
         borderColor="$background"
@@ -138,7 +138,7 @@ function Rail() {
       borderColor="$borderColor"
       backgroundColor="$background"
     >
-      <Strong fontFamily="$heading" fontSize={20} lineHeight={26} padding={10} paddingBottom={18}>
+      <Strong fontFamily="$heading" fontSize={20} lineHeight={26} padding={10} paddingBottom={20}>
         Every Nook
       </Strong>
       {PLACES.map((place) => (

@@ -58,8 +58,5 @@ export function daysBetween(from: CivilDate, to: CivilDate): number {
   return dayNumber(to) - dayNumber(from);
 }
 
-/** The day an instant falls on, in UTC. */
-export const dayOfInstant = (instant: string): CivilDate => instant.slice(0, 10);
-
 /** 0 is Sunday. */
 export const weekday = (date: CivilDate): number => new Date(dayNumber(date) * DAY_MS).getUTCDay();

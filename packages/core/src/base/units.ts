@@ -59,16 +59,6 @@ export const mayHoldMany = (unit: string, other: string): boolean => MANY_IN_ONE
 /** Whether a unit's word is more often a thing. */
 export const isRareUnit = (unit: string): boolean => RARE.has(unit);
 
-/**
- * The unit a word counts in, or null. A singular word after more than one (`2 box files`) names the thing, so it is no
- * unit there; abbreviations count either way.
- */
-export function countUnit(word: string, quantityThousandths: number): string | null {
-  const found = countWord(word);
-  if (!found) return null;
-  return found.singular && quantityThousandths > 1000 && !found.short ? null : found.unit;
-}
-
 /** Plural of a count unit for people to read: `tin` → `tins`; measures stay as they are. */
 export function pluralUnit(unit: string, quantityThousandths: number): string {
   if (MEASURES.has(unit) || quantityThousandths === 1000) return unit;

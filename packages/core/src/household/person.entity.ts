@@ -1,7 +1,6 @@
 import { defineEntity, length, longText, oneOf, orNull, text, whole } from '../definition';
 
 export const PERSON_ROLES = ['adult', 'child', 'helper'] as const;
-export type PersonRole = (typeof PERSON_ROLES)[number];
 
 export const person = defineEntity('person', {
   fields: {

@@ -97,21 +97,14 @@ export function parentsOf({ entity, row }: TaggedRow): string[] {
 export const hasCode = (kind: EntityKind): boolean => definitionOf(kind).fields.code?.kind === 'code';
 
 export type HouseholdFields = FieldsOf['household'];
-export type PersonFields = FieldsOf['person'];
-export type RoomFields = FieldsOf['room'];
 export type SpaceFields = FieldsOf['space'];
 export type ShelfFields = FieldsOf['shelf'];
 export type BinFields = FieldsOf['bin'];
 export type ItemFields = FieldsOf['item'];
 export type LotFields = FieldsOf['lot'];
-export type LineFields = FieldsOf['line'];
 export type ContainerFields = FieldsOf['container'];
 export type PlanFields = FieldsOf['plan'];
-export type ClearOutFields = FieldsOf['clear_out'];
-export type VerdictFields = FieldsOf['verdict'];
 
-export type HouseholdRow = RowOf['household'];
-export type PersonRow = RowOf['person'];
 export type RoomRow = RowOf['room'];
 export type SpaceRow = RowOf['space'];
 export type ShelfRow = RowOf['shelf'];
@@ -136,11 +129,11 @@ export { SHELF_KINDS } from '../spaces/shelf.entity';
 export { VERDICTS } from '../sort/clearOut.entity';
 export { MADE_KINDS } from '../stock/lot.entity';
 export type { MadeKind } from '../stock/lot.entity';
-export type { BinLook, BinPlace } from '../spaces/bin.entity';
+export type { BinLook } from '../spaces/bin.entity';
 export type { BuildObstacle, GroupBy, SpaceBuild, SpaceKind } from '../spaces/space.entity';
 export type { ShelfAid, ShelfBuild, ShelfKind } from '../spaces/shelf.entity';
 export type { Verdict } from '../sort/clearOut.entity';
 export type { ItemTraits, Textile } from '../stock/item.entity';
 export type { DateKind, EventKey, PackSize } from '../stock/lot.entity';
-export type { PlanGroup, PlannedBin, PlannedShelf } from '../plan/plan.entity';
-export { PERSON_ROLES, type PersonRole } from './person.entity';
+export type { PlanGroup, PlannedBin } from '../plan/plan.entity';
+export { PERSON_ROLES } from './person.entity';

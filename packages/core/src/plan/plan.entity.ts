@@ -26,7 +26,6 @@ const planGroup = record({ name: groupName, volumeMl: volume, grams: mass });
 export type PlanGroup = Holds<typeof planGroup>;
 
 const plannedShelf = record({ shelfId: weakRef('shelf'), bottomTenthMm: orNull(length(0)) });
-export type PlannedShelf = Holds<typeof plannedShelf>;
 
 /** A container on its planned place: centre from the left wall and the front edge, turned about it. */
 const plannedBin = record({

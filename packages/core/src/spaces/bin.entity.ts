@@ -12,7 +12,6 @@ import {
   weakRef,
   within,
   yesNo,
-  type Holds,
 } from '../definition';
 import { sort } from './room.entity';
 import { measure } from './space.entity';
@@ -22,7 +21,6 @@ export type BinLook = (typeof BIN_LOOKS)[number];
 
 /** Where a bin stands beyond its left edge: its distance from the front edge, on what it is lifted, how far it is turned. */
 const standing = record({ frontTenthMm: measure, liftTenthMm: measure, degrees: decimal(0, 180) });
-export type BinPlace = Holds<typeof standing>;
 
 export const bin = defineEntity('bin', {
   fields: {

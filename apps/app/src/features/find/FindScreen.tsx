@@ -199,7 +199,7 @@ const Overview = memo(function Overview() {
           <Button kind="primary" label="Record what is there" onPress={() => router.push('/record')} />
         </YStack>
       )}
-      <Heading paddingHorizontal={16} paddingTop={18} paddingBottom={8}>
+      <Heading paddingHorizontal={16} paddingTop={20} paddingBottom={8}>
         Where you were
       </Heading>
       <XStack paddingHorizontal={16} gap={12} flexWrap="wrap">

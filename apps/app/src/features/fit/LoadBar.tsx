@@ -7,7 +7,7 @@ export function LoadBar({ share, over }: { share: number; over: boolean }) {
       width={110}
       height={16}
       borderWidth={1}
-      borderRadius={5}
+      borderRadius={4}
       borderColor={over ? '$late' : '$color'}
       backgroundColor="$background"
       overflow="hidden"

@@ -139,7 +139,7 @@ function Invite() {
       {invite.data ? (
         <>
           <Text>Give this code to the other adult. It works once, until {invite.data.expiresAt.slice(0, 10)}.</Text>
-          <Mono fontSize={24} lineHeight={32} testID="invitation">
+          <Mono fontSize={24} lineHeight={30} testID="invitation">
             {invite.data.code}
           </Mono>
         </>

@@ -74,7 +74,7 @@ export function SignInScreen() {
   return (
     <YStack flex={1} backgroundColor="$backgroundStrong" render="main">
       <ScrollView flex={1} keyboardShouldPersistTaps="handled">
-        <YStack padding={20} paddingTop={40} gap={18} width="100%" maxWidth={460} alignSelf="center">
+        <YStack padding={20} paddingTop={40} gap={20} width="100%" maxWidth={460} alignSelf="center">
           <YStack gap={4}>
             <Title fontSize={30} lineHeight={36}>
               Every Nook

@@ -203,7 +203,7 @@ export function Planning({ space }: { space: SpaceRow }) {
               <Small>{`Looking, ${(solving.ms / 1000).toFixed(1)} s; the best so far is drawn.`}</Small>
               <YStack
                 height={6}
-                borderRadius={3}
+                borderRadius={4}
                 backgroundColor="$borderColor"
                 role="progressbar"
                 aria-label="Looking"
@@ -211,7 +211,7 @@ export function Planning({ space }: { space: SpaceRow }) {
               >
                 <YStack
                   height={6}
-                  borderRadius={3}
+                  borderRadius={4}
                   backgroundColor="$accent"
                   width={`${Math.round(solving.progress * 100)}%` as never}
                 />

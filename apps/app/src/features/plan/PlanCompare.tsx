@@ -56,7 +56,8 @@ export function PlanCompare({ space, plans }: { space: SpaceRow; plans: readonly
           </XStack>
         ))}
       </YStack>
-      <XStack paddingLeft={108} backgroundColor="$background">
+      <XStack backgroundColor="$background">
+        <YStack width={HEAD_WIDTH} />
         {columns.map(({ plan }) => (
           <XStack key={plan.id} flex={1}>
             <Button
@@ -76,6 +77,8 @@ export function PlanCompare({ space, plans }: { space: SpaceRow; plans: readonly
     </YStack>
   );
 }
+
+const HEAD_WIDTH = 108;
 
 function Cell({
   text,

@@ -30,7 +30,7 @@ export const SpaceCard = memo(function SpaceCard({
       gap={6}
       borderWidth={1}
       borderColor="$borderColor"
-      borderRadius={12}
+      borderRadius={14}
       backgroundColor="$background"
       pressStyle={{ backgroundColor: '$greenTint' }}
     >

@@ -58,7 +58,7 @@ export function SpaceEditor({ spaceId }: { spaceId: string }) {
           padding={12}
           borderWidth={1}
           borderColor="$borderColor"
-          borderRadius={12}
+          borderRadius={14}
           backgroundColor="$background"
         >
           <XStack alignItems="center" gap={8}>

@@ -5,7 +5,24 @@ import { DARK, LIGHT, type Palette } from './palette';
 export const SANS = 'AtkinsonHyperlegibleNext';
 export const MONO = 'AtkinsonHyperlegibleMono';
 
-const space = { 0: 0, 1: 4, 2: 8, 3: 12, 4: 16, true: 16, 5: 20, 6: 24, 8: 32, 10: 40 } as const;
+const space = {
+  0: 0,
+  '0.25': 1,
+  '0.5': 2,
+  '0.75': 3,
+  1: 4,
+  '1.5': 6,
+  2: 8,
+  '2.5': 10,
+  3: 12,
+  '3.5': 14,
+  4: 16,
+  true: 16,
+  5: 20,
+  6: 24,
+  8: 32,
+  10: 40,
+} as const;
 const size = { 0: 0, 1: 20, 2: 28, 3: 36, 4: 44, true: 44, 5: 52, 6: 64, 8: 80 } as const;
 const tokens = createTokens({
   color: { here: LIGHT.here },
