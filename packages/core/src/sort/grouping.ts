@@ -23,13 +23,13 @@ const SOMETIMES_DAYS = 92;
 export const UNSORTED = 'not sorted yet';
 
 /**
- * The group a thing falls into by a school: as the household wrote it, else by what its tags, name and last use say.
+ * The group a thing falls into by a way of grouping: as the household wrote it, else by what its tags, name and last use say.
  * @returns a short name; `not sorted yet` when nothing says
  */
-export function groupOf(state: HouseholdState, item: ItemRow, lot: LotRow, school: GroupBy, today: CivilDate): string {
-  const own = item.traits?.groups[school];
+export function groupOf(state: HouseholdState, item: ItemRow, lot: LotRow, groupBy: GroupBy, today: CivilDate): string {
+  const own = item.traits?.groups[groupBy];
   if (own) return own;
-  switch (school) {
+  switch (groupBy) {
     case 'kind':
       return item.category || (item.tags[0] ?? binName(state, lot) ?? UNSORTED);
     case 'season':
@@ -84,14 +84,14 @@ export interface ThingGroup extends PlanGroup {
 export function groupThings(
   state: HouseholdState,
   lots: readonly LotRow[],
-  school: GroupBy,
+  groupBy: GroupBy,
   today: CivilDate,
 ): ThingGroup[] {
   const groups = new Map<string, ThingGroup>();
   for (const lot of lots) {
     const item = state.get('item', lot.itemId);
     if (!item) continue;
-    const name = groupOf(state, item, lot, school, today);
+    const name = groupOf(state, item, lot, groupBy, today);
     const bulk = bulkOfLot(item, lot);
     const group = groups.get(name) ?? { name, volumeMl: 0, grams: 0, items: 0, lots: [], estimated: false };
     group.volumeMl += bulk.volumeMl;

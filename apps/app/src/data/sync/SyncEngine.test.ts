@@ -224,7 +224,7 @@ describe('keeping a device in step', () => {
     again.stop();
   });
 
-  it('reads page after page, and stops when pages lead nowhere', async () => {
+  it('reads page after page, and stops when the same page comes again', async () => {
     const server = new SmallServer();
     server.pageRows = 2;
     const { store, engine } = await device(server);

@@ -6,7 +6,7 @@ import type { QueuedCommand, Position } from '@/data/store/deviceDb';
 
 /**
  * How it is with the server. `online` is only said while the last contact is younger than a minute; `other_home`: this
- * browser is signed in as somebody else or to another home; `stuck`: the server sends pages that lead nowhere.
+ * browser is signed in as somebody else or to another home; `stuck`: the server sends the same page of the feed again and again.
  */
 export type Connection = 'connecting' | 'online' | 'offline' | 'signed_out' | 'other_home' | 'stuck';
 const ENDED: readonly Connection[] = ['signed_out', 'other_home', 'stuck'];

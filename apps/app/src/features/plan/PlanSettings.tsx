@@ -10,7 +10,7 @@ export interface PlanWishesUi {
   shelfId: string | null;
   /** The one type to fill the space with; null: the things recorded here are housed. */
   fillWith: string | null;
-  school: GroupBy;
+  groupBy: GroupBy;
   budgetMinor: number | null;
   family: string | null;
   moveShelves: boolean;
@@ -63,8 +63,8 @@ export function PlanSettings({
         <Choices
           label="Group things by"
           choices={GROUP_BY_CHOICES}
-          value={wishes.school}
-          onChange={(school) => onChange({ ...wishes, school })}
+          value={wishes.groupBy}
+          onChange={(groupBy) => onChange({ ...wishes, groupBy })}
         />
       ) : (
         <Choices

@@ -25,7 +25,7 @@ export const MOST_PLANS = 3;
 export function groupsToHouse(
   state: HouseholdState,
   space: SpaceRow,
-  school: PlanWishesUi['school'],
+  groupBy: PlanWishesUi['groupBy'],
   shelfId: string | null,
 ): PlanGroup[] {
   const open = state.clearOutsOf(space.id).find(({ finishedAt }) => finishedAt === null);
@@ -33,13 +33,13 @@ export function groupsToHouse(
   const staying = lotsWithin(state, shelfId ?? space.id).filter(
     ({ id }) => (verdicts.get(id)?.verdict ?? 'keep') === 'keep',
   );
-  return groupThings(state, staying, school, today()).map(({ name, volumeMl, grams }) => ({ name, volumeMl, grams }));
+  return groupThings(state, staying, groupBy, today()).map(({ name, volumeMl, grams }) => ({ name, volumeMl, grams }));
 }
 
 const wishesOf = (space: SpaceRow, plan: PlanRow | null): PlanWishesUi => ({
   shelfId: plan?.shelves.length === 1 ? plan.shelves[0]!.shelfId : null,
   fillWith: plan !== null && plan.groups.length === 0 ? (plan.placed[0]?.containerId ?? null) : null,
-  school: space.build?.school ?? 'order',
+  groupBy: space.build?.school ?? 'order',
   budgetMinor: plan?.budgetMinor ?? null,
   family: plan?.family ?? null,
   moveShelves: plan?.moveShelves ?? true,
@@ -75,19 +75,19 @@ export function usePlanWork(space: SpaceRow) {
   };
   const changeWishes = (next: PlanWishesUi): void => {
     setWishes(next);
-    if (next.school !== wishes.school)
+    if (next.groupBy !== wishes.groupBy)
       void change('school_changed', [
         {
           op: 'change',
           entity: 'space',
           id: space.id,
-          fields: { build: { ...(space.build ?? BARE_SPACE_BUILD), school: next.school } },
+          fields: { build: { ...(space.build ?? BARE_SPACE_BUILD), school: next.groupBy } },
         },
       ]);
   };
   const solve = (seed = plan?.seed ?? 1): void => {
     const fill = wishes.fillWith;
-    const groups = fill === null ? groupsToHouse(state, space, wishes.school, wishes.shelfId) : [];
+    const groups = fill === null ? groupsToHouse(state, space, wishes.groupBy, wishes.shelfId) : [];
     const locked = plan?.placed.filter((bin) => bin.locked) ?? [];
     const built = planProblem(state, space.id, {
       ...wishes,

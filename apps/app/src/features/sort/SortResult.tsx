@@ -18,11 +18,11 @@ import { ListHeading, ListRow } from '@/kit/layout/ListRow';
 import { Small } from '@/kit/text/Text';
 import { GROUP_BY_CHOICES, GROUP_BY_WORDS } from '@/home/groupByWords';
 
-/** What stays, in groups by the school of the space, and how many bins each would want. */
+/** What stays, in groups by the space's way of grouping, and how many bins each would want. */
 export function SortResult({ space }: { space: SpaceRow }) {
   const runCommand = useRunCommand();
   const { unit } = useHome();
-  const school = space.build?.school ?? 'order';
+  const groupBy = space.build?.school ?? 'order';
   const { groups, bin } = useHousehold(({ state }) => {
     const open = state.clearOutsOf(space.id).find(({ finishedAt }) => finishedAt === null);
     const leaving = new Set(
@@ -40,7 +40,7 @@ export function SortResult({ space }: { space: SpaceRow }) {
       .flatMap(({ id }) => state.binsIn(id).flatMap(({ containerId }) => (containerId ? [containerId] : [])));
     const usual = here[0] ?? [...state.all('container')].sort((a, b) => b.owned - a.owned)[0]?.id;
     return {
-      groups: groupThings(state, staying, school, today()),
+      groups: groupThings(state, staying, groupBy, today()),
       bin: usual ? (state.get('container', usual) ?? null) : null,
     };
   });
@@ -55,7 +55,7 @@ export function SortResult({ space }: { space: SpaceRow }) {
           label="By what"
           hideLabel
           choices={GROUP_BY_CHOICES}
-          value={school}
+          value={groupBy}
           onChange={(next) =>
             void runCommand(
               'school_changed',

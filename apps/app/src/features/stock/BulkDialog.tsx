@@ -46,7 +46,7 @@ const FIGURE_WORDS: Readonly<Record<string, string>> = {
 const BARE: ItemTraits = { weightGrams: null, volumeMl: null, textile: null, groups: {} };
 type Texts = Record<string, string>;
 /** Groups that a person says; alphabet and frequency follow from the name and the use. */
-const SAID = GROUPINGS.filter((school) => !['alphabet', 'frequency', 'room'].includes(school));
+const SAID = GROUPINGS.filter((groupBy) => !['alphabet', 'frequency', 'room'].includes(groupBy));
 
 function textsOf(traits: ItemTraits, unit: LengthUnit): Texts {
   const { textile } = traits;
@@ -74,7 +74,7 @@ export function BulkDialog({ item, onClose }: { item: ItemRow; onClose: () => vo
   const [cloth, setCloth] = useState(traits.textile !== null);
   const [material, setMaterial] = useState<Textile['material']>(traits.textile?.material ?? 'woven');
   const [groups, setGroups] = useState(traits.groups);
-  const [school, setGroupBy] = useState<GroupBy>('kind');
+  const [groupBy, setGroupBy] = useState<GroupBy>('kind');
   const reading = readTraits(texts, start, traits, { cloth, material, groups }, unit);
   const field = (key: string) => (
     <Field
@@ -140,18 +140,18 @@ export function BulkDialog({ item, onClose }: { item: ItemRow; onClose: () => vo
       <Choices
         label="Group"
         choices={SAID.map((value) => ({ value, label: GROUP_BY_WORDS[value] }))}
-        value={school}
+        value={groupBy}
         onChange={setGroupBy}
       />
       <Field
-        label={`By ${GROUP_BY_WORDS[school].toLowerCase()}`}
-        value={groups[school] ?? ''}
+        label={`By ${GROUP_BY_WORDS[groupBy].toLowerCase()}`}
+        value={groups[groupBy] ?? ''}
         maxLength={60}
         placeholder="as its tags and name say"
         onChangeText={(text) =>
           setGroups((now) => {
-            const { [school]: _, ...rest } = now;
-            return text.trim() === '' ? rest : { ...rest, [school]: text };
+            const { [groupBy]: _, ...rest } = now;
+            return text.trim() === '' ? rest : { ...rest, [groupBy]: text };
           })
         }
       />
