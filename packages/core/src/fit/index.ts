@@ -1,4 +1,4 @@
-export { clearances, type PlaceProblem, placeProblem, snapped } from './clearances';
+export { type Clearances, clearances, type PlaceProblem, placeProblem, snapped } from './clearances';
 export { type Compartment, roomMl, type StandingBody } from './compartment';
 export { type ContainerFit, fitContainer, type FitNote, type FitReason } from './fitContainer';
 export { packInOrder, type PackPiece, searchPacking } from './packRectangles';

@@ -1,23 +1,9 @@
-import {
-  coldRoom,
-  describeShelf,
-  findContradictions,
-  formatVolume,
-  measureQuestions,
-  opsForMeasuring,
-  opsForMovingShelf,
-  restingHeight,
-  type MeasureAnswer,
-  type MeasureQuestion,
-} from '@ours/core';
+import { formatVolume } from '@ours/core';
 import { useLocalSearchParams } from 'expo-router';
-import { useState } from 'react';
 import { useMedia, XStack, YStack } from 'tamagui';
-import { useHousehold } from '@/home/HouseholdProvider';
 import { useHome } from '@/home/useHome';
-import { useUndoStack } from '@/home/useUndoStack';
 import { Button } from '@/kit/press/Button';
-import { Redo, Undo } from '@/kit/press/icons';
+import { UndoRedo } from '@/kit/press/UndoRedo';
 import { NotHere } from '@/kit/layout/NotHere';
 import { Screen } from '@/kit/layout/Screen';
 import { StepNav } from '@/kit/layout/StepNav';
@@ -28,7 +14,7 @@ import { planSteps } from '@/home/planSteps';
 import { MeasureList } from './MeasureList';
 import { QuestionCard } from './QuestionCard';
 import { ShelfGrips } from './ShelfGrips';
-import { contradictionWords } from './words';
+import { useMeasuring } from './useMeasuring';
 
 /** One hand on the tape: question after question, the drawing growing as figures come in. */
 export function MeasureScreen() {
@@ -43,33 +29,8 @@ function Measuring({ front }: { front: Front }) {
   const { unit } = useHome();
   const { gtMd } = useMedia();
   const content = useContentWidth();
-  const history = useUndoStack();
-  const { shelves, names, contradictions, cold } = useHousehold(({ state }) => {
-    const rows = state.shelvesOf(space.id);
-    const nameOf = (nookId: string): string => {
-      const nook = state.nook(nookId);
-      return nook?.kind === 'shelf' ? describeShelf(state, nook.row) : (nook?.row.name ?? '');
-    };
-    return {
-      shelves: rows,
-      names: new Map(rows.map((row) => [row.id, nameOf(row.id)])),
-      contradictions: findContradictions(state, space.id).map((one) => contradictionWords(one, unit, nameOf)),
-      cold: ['chest_freezer', 'upright_freezer', 'refrigerator'].includes(space.kind)
-        ? coldRoom(state, space.id)
-        : null,
-    };
-  });
-  const questions = measureQuestions(space, shelves);
-  // After a pattern nothing is measured yet, though everything has a figure.
-  const { guess } = useLocalSearchParams<{ guess?: string }>();
-  const firstOpen = guess === '1' ? 0 : questions.findIndex(({ value }) => value === null);
-  const [at, setAt] = useState(Math.max(0, firstOpen));
-  const [measured, setMeasured] = useState<readonly string[]>([]);
-  const question = questions[Math.min(at, questions.length - 1)];
-  const save = async (one: MeasureQuestion, value: MeasureAnswer): Promise<boolean> => {
-    setMeasured((before) => [...before, `${one.id}/${one.key}`]);
-    return history.change('measured', opsForMeasuring(space, shelves, one, value));
-  };
+  const measuring = useMeasuring(space);
+  const { names, contradictions, cold, question } = measuring;
   const width = gtMd ? content - 420 - 16 : content;
   const chosen = question?.of === 'shelf' ? question.id : null;
   const drawing = (
@@ -79,14 +40,7 @@ function Measuring({ front }: { front: Front }) {
         width={width - 8}
         maxHeight={gtMd ? 560 : 268}
         measures={unit}
-        onMove={(shelfId, wanted) => {
-          const shelf = shelves.find((one) => one.id === shelfId);
-          if (shelf)
-            void history.change(
-              'shelf_moved',
-              opsForMovingShelf(space, shelves, shelf, restingHeight(space, shelf, wanted)),
-            );
-        }}
+        onMove={measuring.moveShelf}
       >
         <OpenDoorView
           view={front.view}
@@ -128,12 +82,12 @@ function Measuring({ front }: { front: Front }) {
           key={`${question.id}/${question.key}`}
           question={question}
           where={question.of === 'space' ? space.name : (names.get(question.id) ?? '')}
-          progress={`${Math.min(at, questions.length - 1) + 1} of ${questions.length}`}
+          progress={`${measuring.number} of ${measuring.count}`}
           unit={unit}
-          isGuess={guess === '1' && !measured.includes(`${question.id}/${question.key}`)}
-          onSave={(value) => save(question, value)}
-          onNext={() => setAt((now) => Math.min(questions.length - 1, now + 1))}
-          onBack={at > 0 ? () => setAt((now) => Math.max(0, now - 1)) : null}
+          isGuess={measuring.isGuess}
+          onSave={measuring.save}
+          onNext={measuring.next}
+          onBack={measuring.back}
         />
       ) : null}
     </YStack>
@@ -141,12 +95,12 @@ function Measuring({ front }: { front: Front }) {
   const list = (
     <MeasureList
       space={space}
-      questions={questions}
+      questions={measuring.questions}
       names={names}
       current={question ?? null}
       unit={unit}
-      onPick={(one) => setAt(questions.indexOf(one))}
-      change={history.change}
+      onPick={measuring.ask}
+      change={measuring.change}
     />
   );
   return (
@@ -154,29 +108,7 @@ function Measuring({ front }: { front: Front }) {
       title="Measure"
       sub={space.name}
       back={`/space/${space.id}`}
-      right={
-        <>
-          <Button
-            kind="quiet"
-            iconOnly
-            icon={Undo}
-            label="Undo"
-            disabled={!history.undo}
-            onPress={() => {
-              setMeasured((before) => before.slice(0, -1));
-              history.undo?.();
-            }}
-          />
-          <Button
-            kind="quiet"
-            iconOnly
-            icon={Redo}
-            label="Redo"
-            disabled={!history.redo}
-            onPress={() => history.redo?.()}
-          />
-        </>
-      }
+      right={<UndoRedo undo={measuring.undo} redo={measuring.redo} />}
     >
       <StepNav label="Setting up" steps={planSteps(space.id)} />
       {gtMd ? (

@@ -24,7 +24,7 @@ import { useUndoStack } from '@/home/useUndoStack';
 import { Button } from '@/kit/press/Button';
 import { Choices } from '@/kit/form/Choices';
 import { shareText } from '@/kit/files';
-import { Undo } from '@/kit/press/icons';
+import { UndoRedo } from '@/kit/press/UndoRedo';
 import { ListHeading, ListRow } from '@/kit/layout/ListRow';
 import { Mark } from '@/kit/text/Mark';
 import { useToast } from '@/kit/feedback/Toasts';
@@ -66,14 +66,7 @@ export function Assessing({ space, round }: { space: SpaceRow; round: ClearOutSt
         {round.clearOut.minutes === null ? null : (
           <Timer startedAt={round.clearOut.startedAt} minutes={round.clearOut.minutes} />
         )}
-        <Button
-          kind="quiet"
-          iconOnly
-          icon={Undo}
-          label="Undo"
-          disabled={!history.undo}
-          onPress={() => history.undo?.()}
-        />
+        <UndoRedo undo={history.undo} />
       </XStack>
       {round.lots.length === 0 ? (
         <Text paddingHorizontal={16}>

@@ -1,6 +1,6 @@
-import { layOutFront, type HouseholdState, type RoomRow, type SpaceRow } from '@ours/core';
+import { layOutFront, type RoomRow, type SpaceRow } from '@ours/core';
 import { useRouter } from 'expo-router';
-import { useState } from 'react';
+import { useMemo, useState } from 'react';
 import { XStack, YStack } from 'tamagui';
 import { drawnWidth } from '@/features/drawing';
 import { useHousehold } from '@/home/HouseholdProvider';
@@ -22,13 +22,15 @@ interface RoomOfSpaces {
 }
 
 /** Rooms in the home's order with their spaces, and the widest and tallest space of all: they set the one scale. */
-function readRooms(state: HouseholdState): { rooms: RoomOfSpaces[]; widest: number; tallest: number } {
+function inRooms(
+  roomRows: readonly RoomRow[],
+  spaceRows: readonly SpaceRow[],
+): { rooms: RoomOfSpaces[]; widest: number; tallest: number } {
   let [widest, tallest] = [1, 1];
-  const rooms = state
-    .all('room')
+  const rooms = [...roomRows]
     .sort((a, b) => a.sort - b.sort)
     .map((room) => {
-      const spaces = state.spacesIn(room.id);
+      const spaces = spaceRows.filter(({ roomId }) => roomId === room.id).sort((a, b) => a.sort - b.sort);
       let height = 1;
       for (const space of spaces) {
         const view = layOutFront(space, [], () => []);
@@ -48,8 +50,9 @@ const SIDE = 16;
 export function NooksScreen() {
   const router = useRouter();
   const [editing, setEditing] = useState(false);
-  const { found } = useHousehold(({ state }) => ({ found: readRooms(state) }));
-  const { rooms, widest, tallest } = found;
+  const roomRows = useHousehold(({ state }) => state.all('room'));
+  const spaceRows = useHousehold(({ state }) => state.all('space'));
+  const { rooms, widest, tallest } = useMemo(() => inRooms(roomRows, spaceRows), [roomRows, spaceRows]);
   const bare = rooms.filter(({ spaces }) => spaces.length === 0).map(({ room }) => room.name);
   const width = useContentWidth();
   const wide = width >= 600;

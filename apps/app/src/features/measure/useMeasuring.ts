@@ -1,0 +1,84 @@
+import {
+  coldRoom,
+  describeShelf,
+  findContradictions,
+  measureQuestions,
+  opsForMeasuring,
+  opsForMovingShelf,
+  restingHeight,
+  type MeasureAnswer,
+  type MeasureQuestion,
+  type SpaceRow,
+} from '@ours/core';
+import { useLocalSearchParams } from 'expo-router';
+import { useState } from 'react';
+import { useHousehold } from '@/home/HouseholdProvider';
+import { useHome } from '@/home/useHome';
+import { useUndoStack } from '@/home/useUndoStack';
+import { contradictionWords } from './words';
+
+const keyOf = ({ id, key }: { id: string; key: string }): string => `${id}/${key}`;
+
+/** Measuring a space: the question that is asked now, answering it and going on, and what the figures say so far. */
+export function useMeasuring(space: SpaceRow) {
+  const { unit } = useHome();
+  const history = useUndoStack();
+  const { shelves, names, contradictions, cold } = useHousehold(({ state }) => {
+    const rows = state.shelvesOf(space.id);
+    const nameOf = (nookId: string): string => {
+      const nook = state.nook(nookId);
+      return nook?.kind === 'shelf' ? describeShelf(state, nook.row) : (nook?.row.name ?? '');
+    };
+    return {
+      shelves: rows,
+      names: new Map(rows.map((row) => [row.id, nameOf(row.id)])),
+      contradictions: findContradictions(state, space.id).map((one) => contradictionWords(one, unit, nameOf)),
+      cold: ['chest_freezer', 'upright_freezer', 'refrigerator'].includes(space.kind)
+        ? coldRoom(state, space.id)
+        : null,
+    };
+  });
+  const questions = measureQuestions(space, shelves);
+  // After a pattern nothing is measured yet, though everything has a figure.
+  const { guess } = useLocalSearchParams<{ guess?: string }>();
+  const firstOpen = guess === '1' ? 0 : questions.findIndex(({ value }) => value === null);
+  const [at, setAt] = useState(Math.max(0, firstOpen));
+  const [measured, setMeasured] = useState<readonly string[]>([]);
+  const question = questions[Math.min(at, questions.length - 1)];
+  const asked = Math.min(at, questions.length - 1);
+  return {
+    names,
+    contradictions,
+    cold,
+    questions,
+    question,
+    /** Which question it is, counted from 1. */
+    number: asked + 1,
+    count: questions.length,
+    /** Whether its figure comes from a pattern and nobody has measured it. */
+    isGuess: guess === '1' && question !== undefined && !measured.includes(keyOf(question)),
+    save: async (value: MeasureAnswer): Promise<boolean> => {
+      if (!question) return false;
+      setMeasured((before) => [...before, keyOf(question)]);
+      return history.change('measured', opsForMeasuring(space, shelves, question, value));
+    },
+    /** Asks one of them out of turn. */
+    ask: (one: MeasureQuestion) => setAt(Math.max(0, questions.indexOf(one))),
+    change: history.change,
+    next: () => setAt((now) => Math.min(questions.length - 1, now + 1)),
+    back: at > 0 ? () => setAt((now) => Math.max(0, now - 1)) : null,
+    /** Sets a shelf onto the hole nearest to a height. */
+    moveShelf: (shelfId: string, wanted: number): void => {
+      const shelf = shelves.find((one) => one.id === shelfId);
+      if (!shelf) return;
+      void history.change('shelf_moved', opsForMovingShelf(space, shelves, shelf, restingHeight(space, shelf, wanted)));
+    },
+    undo: history.undo
+      ? () => {
+          setMeasured((before) => before.slice(0, -1));
+          history.undo?.();
+        }
+      : null,
+    redo: history.redo,
+  };
+}

@@ -1,0 +1,153 @@
+import {
+  clearances,
+  FILL_SHARE,
+  innerVolumeMl,
+  modelSpace,
+  placeProblem,
+  planContainer,
+  snapped,
+  type PlannedBin,
+  type SpaceRow,
+  type StandingBody,
+} from '@ours/core';
+import { useMemo, useState } from 'react';
+import { viewPlan } from './planView';
+import { usePlanWork } from './usePlanWork';
+import { PLACE_PROBLEMS } from './words';
+
+/** Centres nearer than this stand on each other, tenths of a millimetre. */
+const STACKED_WITHIN = 2;
+
+/**
+ * A plan as it lies on the board: which shelf is seen from above, what stands there, which container is chosen, and what the hand
+ * can do with it. A deed that cannot be leaves the plan as it is and says why in `said`.
+ */
+export function usePlanBoard(space: SpaceRow) {
+  const work = usePlanWork(space);
+  const { state, version, plans, plan, history } = work;
+  const [selected, setSelected] = useState<string | null>(null);
+  const [shelfId, setShelfId] = useState<string | null>(null);
+  const [said, setSaid] = useState<string | null>(null);
+  const [settings, setSettings] = useState(plans.length === 0);
+  const drawn = work.shown ?? plan;
+  // The state is one object kept up row by row; its version says when it is another.
+  const view = useMemo(
+    () => (drawn ? { version, ...viewPlan(state, space, drawn) } : null),
+    [state, version, space, drawn],
+  );
+  const families = [...new Set(state.all('container').map(({ family }) => family))]
+    .filter((family) => family !== '')
+    .sort();
+  const model = modelSpace(space, state.shelvesOf(space.id));
+  const at =
+    model.shelves.find(({ shelf }) => shelf.id === (shelfId ?? drawn?.placed[0]?.shelfId)) ?? model.shelves[0]!;
+  const room = view?.rooms.get(at.shelf.id) ?? at.room;
+  const here = (drawn?.placed ?? []).filter((bin) => bin.shelfId === at.shelf.id);
+  const bodies = view ? here.flatMap((bin) => [view.bodyOf(bin)].flatMap((body) => (body ? [{ bin, body }] : []))) : [];
+  const chosen = bodies.find(({ bin }) => bin.key === selected) ?? null;
+  const others = bodies.filter(({ bin }) => bin.key !== selected).map(({ body }) => body);
+
+  /** A stack is one thing to the hand: it is moved, turned and locked as a whole. */
+  const stackOf = (key: string) => {
+    const foot = bodies.find(({ bin }) => bin.key === key)?.body;
+    return bodies.filter(({ body }) => foot && Math.hypot(body.cx - foot.cx, body.cy - foot.cy) < STACKED_WITHIN);
+  };
+  const put = (keys: readonly string[], fields: Partial<PlannedBin>): void => {
+    if (!plan) return;
+    const placed = plan.placed.map((bin) => (keys.includes(bin.key) ? { ...bin, ...fields } : bin));
+    void history.change('plan_changed', [{ op: 'change', entity: 'plan', id: plan.id, fields: { placed } }]);
+  };
+  /** Sets a stack down otherwise, if it may stand so; says why not. */
+  const reset = (key: string, change: (body: StandingBody, rest: readonly StandingBody[]) => StandingBody): void => {
+    const stack = stackOf(key);
+    const keys = stack.map(({ bin }) => bin.key);
+    const rest = bodies.filter(({ bin }) => !keys.includes(bin.key)).map(({ body }) => body);
+    const first = stack[0];
+    if (!first || stack.some(({ bin }) => bin.locked)) return;
+    const there = change(first.body, rest);
+    const { cx, cy, degrees } = there;
+    const problem = stack
+      .map(({ body }) => placeProblem({ ...body, cx, cy, degrees }, room, rest))
+      .find((one) => one !== null);
+    setSaid(problem ? PLACE_PROBLEMS[problem] : null);
+    if (!problem) put(keys, { cxTenthMm: cx, cyTenthMm: cy, degrees });
+  };
+  const drag = (key: string, dx: number, dy: number): void => {
+    if (dx !== 0 || dy !== 0)
+      reset(key, (body, rest) => snapped({ ...body, cx: body.cx + dx, cy: body.cy + dy }, room, rest));
+  };
+  const turn = (): void => {
+    if (chosen) reset(chosen.bin.key, (body) => ({ ...body, degrees: body.degrees === 0 ? 90 : 0 }));
+  };
+  const lock = (): void => {
+    if (chosen)
+      put(
+        stackOf(chosen.bin.key).map(({ bin }) => bin.key),
+        { locked: !chosen.bin.locked },
+      );
+  };
+  const solve = (): void => {
+    setSettings(false);
+    setSelected(null);
+    setSaid(null);
+    work.solve();
+  };
+  const shelfGrams = here.reduce(
+    (sum, bin) => {
+      const type = state.get('container', bin.containerId);
+      if (!type) return sum;
+      const group = plan?.groups.find(({ name }) => name === bin.group);
+      const share = group && group.volumeMl > 0 ? Math.min(1, (innerVolumeMl(type) * FILL_SHARE) / group.volumeMl) : 0;
+      return {
+        bins: sum.bins + planContainer(state, type, space.id).weightGrams,
+        contents: sum.contents + (group?.grams ?? 0) * share,
+      };
+    },
+    { bins: 0, contents: 0 },
+  );
+
+  const open = (id: string | null): void => {
+    work.choose(id);
+    setSelected(null);
+    if (id === null) setSettings(true);
+  };
+  const lookAt = (id: string): void => {
+    setShelfId(id);
+    setSelected(null);
+    setSaid(null);
+  };
+  const select = (key: string | null): void => {
+    setSelected(key);
+    setShelfId(at.shelf.id);
+  };
+  /** A container or a shelf, as it was pressed in the drawing. */
+  const press = (id: string): void => {
+    const bin = drawn?.placed.find((one) => one.key === id);
+    setSelected(bin ? id : null);
+    setShelfId(bin?.shelfId ?? (state.get('shelf', id) ? id : shelfId));
+  };
+  return {
+    ...work,
+    view,
+    model,
+    families,
+    at,
+    room,
+    bodies,
+    selected,
+    chosen,
+    free: chosen ? clearances(chosen.body, room, others) : null,
+    said,
+    settings,
+    toggleSettings: () => setSettings((now) => !now),
+    grams: shelfGrams,
+    open,
+    lookAt,
+    select,
+    press,
+    drag,
+    turn,
+    lock,
+    solve,
+  };
+}

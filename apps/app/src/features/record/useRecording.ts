@@ -1,0 +1,113 @@
+import { placePath, readCode, type RecordedLine } from '@ours/core';
+import { useLocalSearchParams } from 'expo-router';
+import { useEffect, useRef, useState } from 'react';
+import type { TextInput } from 'react-native';
+import { useHousehold, useHouseholdContext } from '@/home/HouseholdProvider';
+import { today } from '@/home/opContext';
+import { recentNooks, rememberNook } from '@/home/recent';
+import { cardOf } from './cardOf';
+import type { SavedLine, UnsavedLine } from './JustNow';
+import { useSaveLine } from './useSaveLine';
+
+/**
+ * Recording line after line into one place: what is typed and how it is read, where it goes, saving it and going on. A line that
+ * cannot be saved is never lost: it comes back into the field as soon as that is empty.
+ */
+export function useRecording() {
+  const params = useLocalSearchParams<{ nook?: string }>();
+  const { me } = useHouseholdContext();
+  const [nookId, setNookId] = useState<string | null>(params.nook ?? null);
+  const [text, setText] = useState('');
+  const [changes, setChanges] = useState<Partial<RecordedLine>>({});
+  const [saved, setSaved] = useState<SavedLine[]>([]);
+  const [unsaved, setUnsaved] = useState<UnsavedLine[]>([]);
+  const input = useRef<TextInput>(null);
+  const saveLine = useSaveLine();
+
+  useEffect(() => {
+    if (params.nook) setNookId(params.nook);
+  }, [params.nook]);
+  const order = useHousehold(({ state }) => {
+    const home = state.get('household', me.householdId);
+    return home ? home.dateOrder : 'dmy';
+  });
+  const read = useHousehold(({ store }) => cardOf(store, text, { order, today: today() }));
+  const card: RecordedLine = { ...read, ...changes };
+  const place = useHousehold(({ state }) => {
+    const written = card.placeKey === null ? undefined : state.nookIdByCodeKey(card.placeKey);
+    const wanted =
+      written ??
+      nookId ??
+      recentNooks().find((id) => state.nook(id)?.kind === 'bin') ??
+      state.all('bin')[0]?.id ??
+      state.all('shelf')[0]?.id;
+    const path = wanted === undefined ? null : placePath(state, wanted);
+    return wanted === undefined || !path || state.nook(wanted)?.row.retired ? null : { id: wanted, path };
+  });
+
+  const write = (next: string): void => {
+    // What is pasted may come in several lines; here it is one.
+    setText(next.replace(/\s*\n\s*/g, ' '));
+    setChanges({});
+  };
+  // A scanner types a label's code and presses Enter: that is the place from now on.
+  const scanned = useHousehold(({ state }) => {
+    const reading = readCode(text.trim());
+    return reading.kind === 'valid' ? (state.nookIdByCodeKey(reading.key) ?? null) : null;
+  });
+  const save = async (): Promise<void> => {
+    if (text.trim() === '' || place === null) return;
+    if (scanned !== null) {
+      rememberNook(scanned);
+      setNookId(scanned);
+      return write('');
+    }
+    // The field is free at once: the next line is often typed before this one is kept.
+    write('');
+    rememberNook(place.id);
+    setNookId(place.id);
+    input.current?.focus();
+    const done = await saveLine(card, place.id);
+    if (done === null) setUnsaved((before) => [...before, { text, changes }]);
+    else setSaved((before) => [done, ...before].slice(0, 30));
+  };
+  const writeAgain = (line: UnsavedLine): void => {
+    setText(line.text);
+    setChanges(line.changes);
+    input.current?.focus();
+  };
+  /** Another line into the field. What stands there now waits among the unsaved ones. */
+  const fix = (line: UnsavedLine): void => {
+    const inField = text.trim() === '' ? [] : [{ text, changes }];
+    setUnsaved((before) => [...before.filter((other) => other !== line), ...inField]);
+    writeAgain(line);
+  };
+  // A line that could not be saved goes back into the field as soon as nothing stands there.
+  useEffect(() => {
+    const waiting = unsaved.at(-1);
+    if (waiting === undefined || text !== '') return;
+    setUnsaved((before) => before.slice(0, -1));
+    setText(waiting.text);
+    setChanges(waiting.changes);
+  }, [unsaved, text]);
+
+  return {
+    input,
+    text,
+    /** What the line says, with what was corrected on it. */
+    card,
+    /** Where it goes; null while there is no place at all. */
+    place,
+    saved,
+    unsaved,
+    write,
+    correct: (next: Partial<RecordedLine>) => setChanges((now) => ({ ...now, ...next })),
+    save,
+    fix,
+    forget: (id: string) => setSaved((now) => now.filter((line) => line.id !== id)),
+    goTo: (id: string) => {
+      setNookId(id);
+      rememberNook(id);
+    },
+  };
+}
