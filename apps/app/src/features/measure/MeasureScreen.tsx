@@ -2,7 +2,6 @@ import { formatVolume } from '@ours/core';
 import { useLocalSearchParams } from 'expo-router';
 import { useMedia, XStack, YStack } from 'tamagui';
 import { useHome } from '@/home/useHome';
-import { Button } from '@/kit/press/Button';
 import { UndoRedo } from '@/kit/press/UndoRedo';
 import { NotHere } from '@/kit/layout/NotHere';
 import { Screen } from '@/kit/layout/Screen';

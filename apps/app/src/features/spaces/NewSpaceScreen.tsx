@@ -54,6 +54,8 @@ const resolveWritten: Resolver<Written> = async (values, context, options) => {
   return rules.joiResolver(schema)(values, context, options as never) as never;
 };
 
+/** From this width on the drawing stands beside the form. */
+const WIDE_FORM = 900;
 const NO_CODES = { shapes: new Set<string>() };
 const NOWHERE = { roomId: '', sort: 0 };
 const UNNAMED = { name: 'New', widthTenthMm: null, heightTenthMm: null, depthTenthMm: null, bins: [] };
@@ -92,6 +94,7 @@ export function NewSpaceScreen() {
   const runCommand = useRunCommand();
   const { me } = useHouseholdContext();
   const content = useContentWidth();
+  const wide = content >= WIDE_FORM;
   const { unit, rooms, inUse, sort } = useHousehold(({ state }) => ({
     unit: state.get('household', me.householdId)?.lengthUnit ?? ('metric' as const),
     rooms: state.all('room'),
@@ -159,83 +162,88 @@ export function NewSpaceScreen() {
       back="/nooks"
       footer={
         <YStack paddingHorizontal={16} paddingVertical={8} backgroundColor="$background">
-          <Button kind="primary" label="Add it" onPress={() => void create()} />
+          <YStack maxWidth={528}>
+            <Button kind="primary" label="Add it" onPress={() => void create()} />
+          </YStack>
         </YStack>
       }
     >
-      <YStack padding={16} gap={16} maxWidth={560}>
-        <TextField control={control} name="name" label="What is it called?" placeholder="Linen closet" />
-        <YStack gap={6}>
-          <TextField control={control} name="room" label="In which room?" placeholder="Stairs" />
-          {rooms.length > 0 ? (
-            <Choices
-              label="Rooms there are"
-              hideLabel
-              choices={rooms.map((room) => ({ value: room.name, label: room.name }))}
-              value={written.room}
-              onChange={(room) => setValue('room', room)}
-            />
-          ) : null}
-        </YStack>
-        {pattern ? null : (
-          <Choices label="What kind of space?" wrap choices={KIND_CHOICES} value={kind} onChange={setKind} />
-        )}
-        <Choices
-          label="Or from a pattern with figures"
-          choices={PATTERN_CHOICES}
-          value={patternKey}
-          onChange={setPatternKey}
-        />
-        {pattern ? (
-          <Small>Its figures are only a start; each is asked for next, one after the other.</Small>
-        ) : (
-          <>
-            <XStack gap={10} alignItems="center">
-              <Strong flex={1}>How many {shelvesWord(kind)}?</Strong>
-              <Stepper
-                label={`How many ${shelvesWord(kind)}`}
-                value={count}
-                testID="shelf-count"
-                less="Fewer"
-                more="More"
-                canLess={count > 0}
-                canMore={count < MOST_SHELVES}
-                onLess={() => setChosenCount(count - 1)}
-                onMore={() => setChosenCount(count + 1)}
+      <XStack gap={24} alignItems="flex-start">
+        <YStack padding={16} gap={16} maxWidth={560} flex={1}>
+          <TextField control={control} name="name" label="What is it called?" placeholder="Linen closet" />
+          <YStack gap={6}>
+            <TextField control={control} name="room" label="In which room?" placeholder="Stairs" />
+            {rooms.length > 0 ? (
+              <Choices
+                label="Rooms there are"
+                hideLabel
+                choices={rooms.map((room) => ({ value: room.name, label: room.name }))}
+                value={written.room}
+                onChange={(room) => setValue('room', room)}
               />
-            </XStack>
-            <Growing wanted={wanted} width={Math.min(528, content - 32)} />
-            <XStack gap={8}>
-              {MEASURES.map((key) => (
-                <TextField
-                  key={key}
-                  control={control}
-                  name={key}
-                  label={MEASURE_WORDS[key]}
-                  placeholder={unit === 'metric' ? 'cm' : 'in'}
-                  width={110}
+            ) : null}
+          </YStack>
+          {pattern ? null : (
+            <Choices label="What kind of space?" wrap choices={KIND_CHOICES} value={kind} onChange={setKind} />
+          )}
+          <Choices
+            label="Or from a pattern with figures"
+            choices={PATTERN_CHOICES}
+            value={patternKey}
+            onChange={setPatternKey}
+          />
+          {pattern ? (
+            <Small>Its figures are only a start; each is asked for next, one after the other.</Small>
+          ) : (
+            <>
+              <XStack gap={10} alignItems="center">
+                <Strong flex={1}>How many {shelvesWord(kind)}?</Strong>
+                <Stepper
+                  label={`How many ${shelvesWord(kind)}`}
+                  value={count}
+                  testID="shelf-count"
+                  less="Fewer"
+                  more="More"
+                  canLess={count > 0}
+                  canMore={count < MOST_SHELVES}
+                  onLess={() => setChosenCount(count - 1)}
+                  onMore={() => setChosenCount(count + 1)}
                 />
-              ))}
-            </XStack>
-            <Small>
-              Measures can wait. Write them as the tape says: 31.5, 31,5 cm, 315 mm, 12 3/8&quot; or 1&apos; 2&quot;.
-            </Small>
-            <YStack gap={8}>
-              <Strong>First bins, with commas between</Strong>
-              {shelves.map((shelfKind, at) => (
-                <Field
-                  key={at}
-                  label={shelfFieldWords(shelfKind, at, shelves)}
-                  placeholder={at === 0 ? 'towels, sheets' : ''}
-                  value={bins[at] ?? ''}
-                  onChangeText={(text) => setBins((now) => ({ ...now, [at]: text }))}
-                />
-              ))}
-              <Small>They can wait too; each gets its code when it is added.</Small>
-            </YStack>
-          </>
-        )}
-      </YStack>
+              </XStack>
+              {wide ? null : <Growing wanted={wanted} width={content - 32} maxHeight={220} />}
+              <XStack gap={8}>
+                {MEASURES.map((key) => (
+                  <TextField
+                    key={key}
+                    control={control}
+                    name={key}
+                    label={MEASURE_WORDS[key]}
+                    placeholder={unit === 'metric' ? 'cm' : 'in'}
+                    width={110}
+                  />
+                ))}
+              </XStack>
+              <Small>
+                Measures can wait. Write them as the tape says: 31.5, 31,5 cm, 315 mm, 12 3/8&quot; or 1&apos; 2&quot;.
+              </Small>
+              <YStack gap={8}>
+                <Strong>First bins, with commas between</Strong>
+                {shelves.map((shelfKind, at) => (
+                  <Field
+                    key={at}
+                    label={shelfFieldWords(shelfKind, at, shelves)}
+                    placeholder={at === 0 ? 'towels, sheets' : ''}
+                    value={bins[at] ?? ''}
+                    onChangeText={(text) => setBins((now) => ({ ...now, [at]: text }))}
+                  />
+                ))}
+                <Small>They can wait too; each gets its code when it is added.</Small>
+              </YStack>
+            </>
+          )}
+        </YStack>
+        {wide && !pattern ? <Growing wanted={wanted} width={content - 560 - 40} maxHeight={560} /> : null}
+      </XStack>
     </Screen>
   );
 }
@@ -251,13 +259,13 @@ const PATTERN_CHOICES = [
 ];
 
 /** The space as it is described so far. */
-function Growing({ wanted, width }: { wanted: NewSpace; width: number }) {
+function Growing({ wanted, width, maxHeight }: { wanted: NewSpace; width: number; maxHeight: number }) {
   const key = JSON.stringify(wanted);
   const view = useMemo(() => previewOf(drawnOps(JSON.parse(key) as NewSpace)), [key]);
   if (!view) return null;
   return (
     <YStack alignItems="center" testID="growing-space">
-      <OpenDoorView view={view} width={width} maxHeight={220} summaryOf={emptySummary} />
+      <OpenDoorView view={view} width={width} maxHeight={maxHeight} summaryOf={emptySummary} />
     </YStack>
   );
 }

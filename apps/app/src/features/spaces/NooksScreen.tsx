@@ -45,6 +45,8 @@ function inRooms(
 
 const GAP = 12;
 const SIDE = 16;
+/** Room for a room's name and how many spaces it has. */
+const LEAST_ROOM = 240;
 
 /** Every space of the home, room by room, all at one scale on one floor: what is bigger is bigger here too. */
 export function NooksScreen() {
@@ -69,18 +71,21 @@ export function NooksScreen() {
         {rooms.length > 0 ? <Button kind="quiet" label="Rooms" onPress={() => setEditing(true)} /> : null}
         <Button kind="quiet" label="Containers" onPress={() => router.push('/containers')} />
       </XStack>
-      {rooms
-        .filter(({ spaces }) => spaces.length > 0)
-        .map(({ room, spaces, height }) => (
-          <YStack key={room.id}>
-            <ListHeading title={room.name} remark={counted(spaces.length, { one: '# space', other: '# spaces' })} />
-            <XStack padding={SIDE} paddingTop={GAP} gap={GAP} flexWrap="wrap" alignItems="flex-start">
-              {spaces.map((space) => (
-                <ScaledSpaceCard key={space.id} spaceId={space.id} scale={scale} tallest={height} />
-              ))}
-            </XStack>
-          </YStack>
-        ))}
+      {/* On a wide screen small rooms stand beside each other. */}
+      <XStack flexDirection={wide ? 'row' : 'column'} flexWrap={wide ? 'wrap' : 'nowrap'} columnGap={24}>
+        {rooms
+          .filter(({ spaces }) => spaces.length > 0)
+          .map(({ room, spaces, height }) => (
+            <YStack key={room.id} {...(wide ? { minWidth: LEAST_ROOM, maxWidth: width } : {})}>
+              <ListHeading title={room.name} remark={counted(spaces.length, { one: '# space', other: '# spaces' })} />
+              <XStack padding={SIDE} paddingTop={GAP} gap={GAP} flexWrap="wrap" alignItems="flex-start">
+                {spaces.map((space) => (
+                  <ScaledSpaceCard key={space.id} spaceId={space.id} scale={scale} tallest={height} />
+                ))}
+              </XStack>
+            </YStack>
+          ))}
+      </XStack>
       {bare.length > 0 ? <Small padding={SIDE}>{`Rooms without a space yet: ${bare.join(', ')}.`}</Small> : null}
       {editing ? <RoomsDialog onClose={() => setEditing(false)} /> : null}
     </Screen>

@@ -1,4 +1,4 @@
-import { definitionOf, type ItemFields, type ItemRow } from '@ours/core';
+import { definitionOf, pluralUnit, type ItemFields, type ItemRow } from '@ours/core';
 import { useState } from 'react';
 import { useHousehold } from '@/home/HouseholdProvider';
 import { useHome } from '@/home/useHome';
@@ -18,7 +18,7 @@ const inputsOf = (item: ItemRow) => ({
   synonyms: { label: 'Also called (comma between)' },
   tags: { label: 'Tags (comma between)' },
   lowAtThousandths: {
-    label: `Low when this many are left (${item.unit})`,
+    label: `Low when this many are left (${pluralUnit(item.unit, 2000)})`,
     hint: 'Empty: it is never called low.',
   },
   openedDays: { label: 'Days it keeps once opened' },
