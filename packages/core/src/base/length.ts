@@ -72,7 +72,8 @@ function readFeetAndInches(text: string, homeUnit: 'metric' | 'inch'): number | 
 
 /**
  * Writes a length in the home's unit: centimetres with at most one place, or inches to the nearest eighth.
- * @example formatLength(3143, 'inch') //=> '12 3/8"' ; formatLength(3150, 'metric') //=> '31.5 cm'
+ * @example formatLength(3143, 'inch') //=> '12 3/8"'
+ * @example formatLength(3150, 'metric') //=> '31.5 cm'
  */
 export function formatLength(tenthMm: number, unit: 'metric' | 'inch'): string {
   if (unit === 'metric') return `${formatCentimetres(tenthMm)} cm`;

@@ -12,11 +12,15 @@ export const MOST_PLACED = 500;
 export const MOST_BOUGHT = 500;
 /** Dates of things lie in these years; anything else is a slip. */
 export const FIRST_YEAR = 1990;
+/** Dates after this year are taken for slips. */
 export const LAST_YEAR = 2100;
 /** Lengths in tenths of a millimetre (100 m), masses in grams, volumes in millilitres, money in minor units. */
 export const LARGEST_LENGTH_TENTH_MM = 1_000_000;
+/** The heaviest that is kept, in grams. */
 export const LARGEST_GRAMS = 100_000_000;
+/** The largest volume that is kept, in millilitres. */
 export const LARGEST_ML = 100_000_000;
+/** The largest sum of money that is kept, in minor units. */
 export const LARGEST_MINOR = 1_000_000_000;
 /** Quantities in thousandths: a million of anything. */
 export const LARGEST_QUANTITY_THOUSANDTHS = 1_000_000_000;

@@ -7,6 +7,7 @@ const ML_PER_CUBIC_FOOT = 28_316.846592;
 /** US liquid quart, NIST Handbook 44. */
 const ML_PER_QUART = 946.352946;
 
+/** In which units a home reads lengths, weights and volumes. */
 export type LengthUnit = 'metric' | 'inch';
 export type MassReading = { ok: true; grams: number } | { ok: false; problem: string };
 

@@ -12,7 +12,7 @@ const LOOK_ALIKES: Readonly<Record<string, string>> = { L: '1', S: '5', Z: '2', 
  * The value that makes `Σ weight·value ≡ 0 (mod modulus)`, the weights counting down to 1 at the check character.
  * @param values in reading order, each in 0…modulus−1; may be empty
  * @param modulus a prime above the number of values
- * @example weightedCheckValue([0, 3, 0, 6, 4, 0, 6, 1, 5], 11) //=> 2, as in ISBN 0-306-40615-2
+ * @example weightedCheckValue([0, 3, 0, 6, 4, 0, 6, 1, 5], 11) //=> 2 // as in ISBN 0-306-40615-2
  */
 export function weightedCheckValue(values: readonly number[], modulus: number): number {
   const sum = values.reduce((total, value, at) => total + (values.length + 1 - at) * value, 0);
@@ -51,7 +51,7 @@ export type CodeReading = { kind: 'valid'; key: string } | { kind: 'repaired'; k
 /**
  * Reads a code as typed or scanned. When the check character does not agree, each pair of look-alikes (S for 5, B for
  * 8 …) is tried; a single repair is offered, several or none are not.
- * @example readCode('bl1 b3k') and readCode('BLI-B3K') name the same nook
+ * @example readCode('bl1 b3k').key === readCode('BLI-B3K').key //=> true
  */
 export function readCode(text: string): CodeReading {
   const key = codeKey(text);
@@ -81,6 +81,7 @@ export function codeShape(code: string): string {
   return [...codeKey(code)].map((character) => LOOK_ALIKES[character] ?? character).join('');
 }
 
+/** What a new code must not be taken for. */
 export interface CodesInUse {
   /** `codeShape` of every code ever given out in this household. */
   shapes: ReadonlySet<string>;
@@ -88,7 +89,7 @@ export interface CodesInUse {
 
 /**
  * A code for a new space, from the first letters of its words.
- * @example newSpaceCode('Linen closet', { shapes: new Set() }) //=> 'LC-' and a check character
+ * @example codePrefix(newSpaceCode('Linen closet', { shapes: new Set() })) //=> 'LC'
  */
 export function newSpaceCode(name: string, inUse: CodesInUse): string {
   const letters = codeKey(

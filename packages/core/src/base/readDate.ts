@@ -10,16 +10,20 @@ import {
   type CivilDate,
 } from './civilDate';
 
+/** How exactly a date was given: a month stands for its last day. */
 export type DatePrecision = 'day' | 'month' | 'year';
 
+/** One way to read a date that has several. */
 export interface DateOption {
   on: CivilDate;
   precision: DatePrecision;
 }
 
+/** What was read: one date, several to choose from, or one sentence about why none. */
 export type DateReading =
   ({ kind: 'date' } & DateOption) | { kind: 'ambiguous'; options: DateOption[] } | { kind: 'unreadable' };
 
+/** What decides how an ambiguous date is read: the order the home writes in, and today. */
 export interface DateHabits {
   /** How the home writes `03/04`; null when it has not said. */
   order: 'dmy' | 'mdy' | null;
@@ -63,7 +67,9 @@ export function isDateWord(word: string): boolean {
 }
 /** Whether a word is a number that dates are counted with: `two` days ago. */
 export const isSmallNumber = (word: string): boolean => SMALL_NUMBERS.has(word);
+/** Whether a word names a day of the week, in full or shortened. */
 export const isWeekday = (word: string): boolean => WEEKDAY_NAMES.test(word);
+/** Whether a word names a month, in full or shortened to three letters. */
 export const isMonthName = (word: string): boolean => MONTH_NAMES.test(word);
 
 const RELATIVE_WORDS = new Set(

@@ -23,7 +23,7 @@ const radians = (degrees: number): number => (degrees * Math.PI) / 180;
 /**
  * The box that a turned rectangle takes up: `w·cosθ + d·sinθ` by `w·sinθ + d·cosθ`. Never fails.
  * @param degrees 0 to 90
- * @example boundingBox(600, 90, 90) //=> { width: 90, depth: 600 } up to rounding
+ * @example boundingBox(600, 90, 90) //=> { width: 90, depth: 600 }
  */
 export function boundingBox(width: number, depth: number, degrees: number): { width: number; depth: number } {
   if (degrees === 0) return { width, depth };
@@ -35,7 +35,7 @@ export function boundingBox(width: number, depth: number, degrees: number): { wi
  * The angles at which a rectangle is no wider than `limit`: with R its diagonal and φ = atan2(depth, width),
  * `R·cos(θ−φ) ≤ limit`. Elementary trigonometry; anchors in the tests.
  * @returns none, one or two closed ranges within 0…90°
- * @example anglesNoWiderThan(600, 90, 580) //=> [{ from: 25.6, to: 90 }]
+ * @example anglesNoWiderThan(600, 90, 580).map(({ from, to }) => [from.toFixed(1), to]) //=> [['25.6', 90]]
  */
 export function anglesNoWiderThan(width: number, depth: number, limit: number): { from: number; to: number }[] {
   const diagonal = Math.hypot(width, depth);
@@ -52,7 +52,8 @@ export function anglesNoWiderThan(width: number, depth: number, limit: number): 
 
 /**
  * Whether a p × q rectangle fits in an a × b one at some angle (p ≥ q; Carver's inequality, 1957).
- * @example fitsAtSomeAngle(10, 1, 9, 6.2) //=> true ; with 6.1 //=> false
+ * @example fitsAtSomeAngle(10, 1, 9, 6.2) //=> true
+ * @example fitsAtSomeAngle(10, 1, 9, 6.1) //=> false
  */
 export function fitsAtSomeAngle(one: number, other: number, roomOne: number, roomOther: number): boolean {
   const [p, q] = one >= other ? [one, other] : [other, one];

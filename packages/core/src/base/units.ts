@@ -99,7 +99,9 @@ export const measureUnit = (word: string): string | null =>
 
 /** Whether an item is kept by measure (kg, l …) and not by the piece. */
 export const isMeasure = (unit: string): boolean => MEASURES.has(unit);
+/** Whether a unit measures lengths. */
 export const isLength = (unit: string): boolean => LENGTHS.has(unit);
 /** Whether a measure can only be the size of a pack. */
 export const isContent = (unit: string): boolean => CONTENTS.has(unit);
+/** Whether a unit says how strong a medicine is. */
 export const isStrength = (unit: string): boolean => STRENGTHS.has(unit);

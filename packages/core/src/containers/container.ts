@@ -43,7 +43,7 @@ export function footShare({
 /**
  * What a container holds, millilitres: as written on it, else from its inside measures, else from outside ones less the
  * walls, as a frustum of a pyramid: h/3·(A + a + √(A·a)) (Euclid XII; any table of solids).
- * @example 40 × 30 at the top, 36 × 26 at the foot, 20 high, walls off //=> about 20,000
+ * For example 40 × 30 at the top, 36 × 26 at the foot, 20 high, walls off: about 20,000.
  */
 export function innerVolumeMl(container: Measures): number {
   if (container.innerVolumeMl !== null) return container.innerVolumeMl;

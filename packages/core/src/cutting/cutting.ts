@@ -9,6 +9,7 @@ export interface CutBar {
   /** Left over after the cuts. */
   rest: number;
 }
+/** What to cut from what; or the pieces that are longer than the stock. */
 export type CutPlan =
   | { ok: true; bars: CutBar[]; /** No plan needs fewer bars. */ fewest: boolean; waste: number }
   | { ok: false; tooLong: CutPiece[] };
@@ -23,7 +24,7 @@ const BUDGET = 200_000;
  * @param pieces lengths over 0; empty gives no bars
  * @param kerf width of the saw cut, 0 for shears
  * @returns bars with their pieces, or the pieces that are longer than a bar
- * @example pieces 600, 600, 400, 400 from 1000, kerf 0 //=> 2 bars, nothing wasted
+ * For example pieces of 600, 600, 400, 400 from 1000 with no kerf: 2 bars, nothing wasted.
  */
 export function cutBars(pieces: readonly CutPiece[], stock: number, kerf: number, budget = BUDGET): CutPlan {
   const tooLong = pieces.filter(({ length }) => length > stock);
@@ -102,7 +103,7 @@ function packInto(size: readonly number[], room: number, most: number, search: {
  *
  * @param inside clear measures; `thickness` of the strips
  * @returns the strips, and the clear size of one compartment; null when the strips would fill the drawer
- * @example 400 × 300 in 3 columns and 2 rows of 5 mm strips //=> two of 300, one of 400; compartments 130 × 147.5
+ * For example 400 × 300 in 3 columns and 2 rows of 5 mm strips: two of 300, one of 400; compartments 130 × 147.5.
  */
 export function dividerStrips(
   inside: { widthTenthMm: number; depthTenthMm: number },

@@ -24,7 +24,7 @@ export interface EntityDefinition<F extends Fields = Fields, D extends Fields = 
 
 /**
  * Defines a kind of row. `kind` is also the name of its table.
- * @example defineEntity('loan', { fields: { lotId: ref('lot') }, retire: 'freely', writtenBy: 'member', title: () => null })
+ * @example defineEntity('loan', { fields: {}, retire: 'freely', writtenBy: 'member', title: () => null }).kind //=> 'loan'
  */
 export function defineEntity<F extends Fields, D extends Fields = Record<never, AnyField>>(
   kind: string,

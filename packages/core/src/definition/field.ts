@@ -37,6 +37,7 @@ interface Marks {
   /** Came after the first version: a device that does not know it yet leaves it out, and then it is null. */
   added?: true;
 }
+/** A field of any type, with what may be missing of it. */
 export type AnyField = FieldSpec & Marks;
 export type Field<T> = AnyField & { readonly [HOLDS]?: T };
 export type AddedField<T> = Field<T> & { added: true };
@@ -67,12 +68,17 @@ export const longText = (most: number, least = 0): Field<string> => ({
   lines: true,
   trimmed: false,
 });
+/** A whole number from `least` to `most`. */
 export const whole = (least: number, most: number): Field<number> => ({ kind: 'whole', least, most });
+/** A number from `least` to `most`, with places. */
 export const decimal = (least: number, most: number): Field<number> => ({ kind: 'decimal', least, most });
 /** Tenths of a millimetre, whole; at least one, or from 0 for a distance. */
 export const length = (least = 1): Field<number> => ({ kind: 'length', least, most: LARGEST_LENGTH_TENTH_MM });
+/** Grams, whole, from 0. */
 export const mass: Field<number> = { kind: 'mass', least: 0, most: LARGEST_GRAMS };
+/** Millilitres, whole, from 0. */
 export const volume: Field<number> = { kind: 'volume', least: 0, most: LARGEST_ML };
+/** Minor units of a currency, whole, from 0. */
 export const money: Field<number> = { kind: 'money', least: 0, most: LARGEST_MINOR };
 /** Thousandths of a unit, whole. */
 export const quantity = (least = 0): Field<number> => ({
@@ -80,6 +86,7 @@ export const quantity = (least = 0): Field<number> => ({
   least,
   most: LARGEST_QUANTITY_THOUSANDTHS,
 });
+/** Yes or no. */
 export const yesNo: Field<boolean> = { kind: 'yes_no' };
 /** `YYYY-MM-DD`. */
 export const day: Field<string> = { kind: 'day' };
@@ -91,11 +98,17 @@ export const code: Field<string> = { kind: 'code' };
 export const currency: Field<string> = { kind: 'currency' };
 /** An id that refers to no row. */
 export const id: Field<string> = { kind: 'id' };
+/** One of a few words. */
 export const oneOf = <const V extends string>(...values: readonly V[]): Field<V> => ({ kind: 'one_of', values });
+/** A reference to the row this one sits in; see `RefHold`. */
 export const within = (...to: readonly string[]): Field<string> => ({ kind: 'ref', to, hold: 'within' });
+/** A reference to a row that must be living when it is made; see `RefHold`. */
 export const ref = (...to: readonly string[]): Field<string> => ({ kind: 'ref', to, hold: 'living' });
+/** A reference to a row that must have existed when it is made; see `RefHold`. */
 export const weakRef = (...to: readonly string[]): Field<string> => ({ kind: 'ref', to, hold: 'known' });
+/** A list of at most so many. */
 export const listOf = <T>(of: Field<T>, most: number): Field<T[]> => ({ kind: 'list', of, most });
+/** A value with fields of its own. */
 export const record = <F extends Record<string, AnyField>>(fields: F): Field<FieldsIn<F>> => ({
   kind: 'record',
   fields,
@@ -106,7 +119,9 @@ export const mapOf = <const K extends string, T>(keys: readonly K[], of: Field<T
   keys,
   of,
 });
+/** The same field, or null. */
 export const orNull = <T>(field: Field<T>): Field<T | null> => ({ ...field, nullable: true }) as Field<T | null>;
+/** A field that came after the first version: an older device leaves it out. */
 export const added = <T>(field: Field<T>): AddedField<T> => ({ ...field, added: true }) as AddedField<T>;
 
 /** Something that a reference in a field points at. */

@@ -14,6 +14,7 @@ import {
 } from '../base';
 import type { AnyField } from './field';
 
+/** A value as a row keeps it; or one sentence with what was read and what is accepted. */
 export type FieldReading = { ok: true; value: unknown } | { ok: false; problem: string };
 
 const read = (value: unknown): FieldReading => ({ ok: true, value });

@@ -13,8 +13,10 @@ export interface Actor {
 /** `member`: everybody in the home. `rules`: rows that only the rules write, never a device. */
 export type WrittenBy = 'member' | 'rules' | readonly Role[];
 
+/** The roles that may write what only grown-ups may. */
 export const ADULTS: readonly Role[] = ['owner', 'adult'];
 
+/** Whether someone in a role may write a kind of row. */
 export function mayWrite(role: Role, writtenBy: WrittenBy): boolean {
   if (writtenBy === 'member') return true;
   return writtenBy !== 'rules' && writtenBy.includes(role);

@@ -11,6 +11,7 @@ export interface DrawnBin {
   bin: BinRow;
   box: Box;
 }
+/** A shelf with its bins as it is drawn; boxes in tenths of a millimetre. */
 export interface DrawnShelf {
   shelf: ShelfRow;
   /** The room above the surface: clear width by clear height. */
@@ -21,6 +22,7 @@ export interface DrawnShelf {
   /** True where measures are missing and even shares were drawn instead. */
   assumed: boolean;
 }
+/** A space as it is seen from the front with its doors open. */
 export interface FrontView {
   outer: Box;
   inner: Box;

@@ -17,6 +17,7 @@ export interface FoundNook {
   /** True when look-alike characters had to be corrected. */
   repaired: boolean;
 }
+/** An answer: a kind of thing with its lots, or a place. */
 export type Found = FoundItem | FoundNook;
 
 /**

@@ -1,6 +1,7 @@
 import { slidesIn, standsFree, type Compartment, type StandingBody } from './compartment';
 import { floorBox, overlap, type FloorRect } from '../base';
 
+/** What stays free around a container on its shelf, tenths of a millimetre; never below 0. */
 export interface Clearances {
   left: number;
   right: number;
@@ -38,6 +39,7 @@ export function clearances(bin: StandingBody, room: Compartment, others: readonl
   return Object.fromEntries(rounded) as unknown as Clearances;
 }
 
+/** Why a container cannot stand where it was put. */
 export type PlaceProblem = 'outside' | 'obstacle' | 'other_bin' | 'no_way_in';
 
 /** Why a bin may not stand where it was dragged to; null when it may. */

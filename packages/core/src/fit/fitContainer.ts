@@ -6,6 +6,7 @@ import { packInOrder } from './packRectangles';
 import { findSlantedRow } from './slantedRow';
 import { standMost } from './standMost';
 
+/** Why one does not stand straight; lengths in tenths of a millimetre. */
 export type FitReason =
   | { kind: 'too_wide'; overTenthMm: number; between: 'posts' | 'walls' }
   | { kind: 'too_deep'; overTenthMm: number }
@@ -16,12 +17,14 @@ export type FitReason =
   /** A side or a stacking step under 5 mm is a slip of the pen. */
   | { kind: 'too_small' };
 
+/** What to mind though they fit; lengths in tenths of a millimetre. */
 export type FitNote =
   /** The lid opens only outside: shut it to slide in. A feature. */
   | { kind: 'lid_shut_to_slide_in'; missingTenthMm: number }
   | { kind: 'little_hand_room'; leftTenthMm: number; wantedTenthMm: number }
   | { kind: 'lifted_over_lip'; lipTenthMm: number };
 
+/** How many of a kind of container stand on a shelf, where, how, and what of that is proven. */
 export interface ContainerFit {
   /** All that stand, stacked ones included; straight, or at one common slant. */
   count: number;

@@ -1,5 +1,6 @@
 import type { FloorRect } from '../base';
 
+/** A rectangle to be packed, with what it is worth. */
 export interface PackPiece {
   width: number;
   depth: number;

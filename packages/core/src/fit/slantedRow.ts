@@ -1,6 +1,7 @@
 import { slidesIn, standsFree, type Body, type Compartment, type StandingBody } from './compartment';
 import { boundingBox } from '../base';
 
+/** Containers side by side, each turned by the same angle. */
 export interface SlantedRow {
   degrees: number;
   bins: StandingBody[];

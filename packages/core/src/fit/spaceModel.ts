@@ -26,6 +26,7 @@ export interface ShelfFrame {
   hanging: readonly Obstacle[];
 }
 
+/** A shelf as the fit computes with it: its room, what it carries, whether it can move. */
 export interface ShelfModel {
   shelf: ShelfRow;
   bottomTenthMm: number;
@@ -38,6 +39,7 @@ export interface ShelfModel {
   /** How far the room reaches beside the posts, beyond the clear width. */
   bayTenthMm: number;
 }
+/** A space as the fit computes with it. */
 export interface SpaceModel {
   space: SpaceRow;
   /** Inner height from the foot. */

@@ -15,8 +15,10 @@ export interface EventOp {
   op: 'event';
   event: LedgerEvent;
 }
+/** One step of a command. */
 export type Op = CreateOp | ChangeOp | RetireOp | EventOp;
 
+/** A change made on a device: it applies as a whole or not at all. */
 export interface Command {
   id: string;
   /** What the person meant, in the past tense: `bin_moved`, `stock_taken`. Used by history, never by rules. */

@@ -1,5 +1,6 @@
 import type { EventKey, LotBalance } from './registry';
 
+/** What can happen to a lot. */
 export const LEDGER_EVENT_KINDS = [
   'put_in',
   'moved_in',
@@ -9,8 +10,10 @@ export const LEDGER_EVENT_KINDS = [
   'counted',
   'voided',
 ] as const;
+/** What happened to a lot. */
 export type LedgerEventKind = (typeof LEDGER_EVENT_KINDS)[number];
 
+/** What came, went or was counted of one lot, at one instant. */
 export interface LedgerEvent {
   id: string;
   lotId: string;
@@ -42,7 +45,7 @@ const EMPTY: LotBalance = { quantityThousandths: 0, pleaseCount: false, countedA
  *
  * @param events in any order, repeats allowed (the same id counts once), may be empty
  * @returns the balance; the quantity is never negative: taking more than is known leaves 0 and `pleaseCount`
- * @example foldLedger([put 6, take 2]).quantityThousandths //=> 4000
+ * For example after putting in 6 and taking 2 there are 4,000 thousandths.
  */
 export function foldLedger(events: readonly LedgerEvent[]): LotBalance {
   return continueLedger(EMPTY, events);

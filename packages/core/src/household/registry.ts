@@ -16,6 +16,7 @@ import { type EntityDefinition, referencesIn, type AnyField, type FieldsIn, type
 import { household } from './household.entity';
 import { person } from './person.entity';
 
+/** The definition of each kind of row, by its name on the wire. */
 export const ENTITIES = {
   household,
   person,
@@ -32,6 +33,7 @@ export const ENTITIES = {
   verdict,
 };
 type Entities = typeof ENTITIES;
+/** The name of a kind of row. */
 export type EntityKind = keyof Entities;
 type DerivedOf<E> = E extends EntityDefinition<infer _F, infer D> ? FieldsIn<D> : never;
 
@@ -40,15 +42,19 @@ export interface RowBase {
   seq: number;
   retired: boolean;
 }
+/** What a device sends of each kind of row. */
 export type FieldsOf = { [K in EntityKind]: FieldsIn<Entities[K]['fields']> };
 export type RowOf = { [K in EntityKind]: RowBase & FieldsOf[K] & DerivedOf<Entities[K]> };
+/** A row of any kind. */
 export type AnyRow = RowOf[EntityKind];
 /** A row together with what kind of row it is, as it crosses the wire and lies on the device. */
 export type TaggedRow = { [K in EntityKind]: { entity: K; row: RowOf[K] } }[EntityKind];
 
 /** Every kind there is, in the order in which they are made and sent: what is pointed at comes first where it can. */
 export const entityKinds = (): EntityKind[] => Object.keys(ENTITIES) as EntityKind[];
+/** Whether this version knows a kind of row by that name. */
 export const isEntityKind = (kind: string): kind is EntityKind => Object.hasOwn(ENTITIES, kind);
+/** What a kind of row is. */
 export const definitionOf = (kind: EntityKind): EntityDefinition => ENTITIES[kind] as unknown as EntityDefinition;
 
 /** All columns of a kind: what devices send, then what the rules keep. */
@@ -96,30 +102,50 @@ export function parentsOf({ entity, row }: TaggedRow): string[] {
 /** Whether this kind of row carries a nook's code. */
 export const hasCode = (kind: EntityKind): boolean => definitionOf(kind).fields.code?.kind === 'code';
 
+/** What a device sends of the home itself: name, units, order of dates, currency. */
 export type HouseholdFields = FieldsOf['household'];
+/** What a device sends of a space. */
 export type SpaceFields = FieldsOf['space'];
+/** What a device sends of a shelf. */
 export type ShelfFields = FieldsOf['shelf'];
+/** What a device sends of a bin. */
 export type BinFields = FieldsOf['bin'];
+/** What a device sends of a kind of thing. */
 export type ItemFields = FieldsOf['item'];
+/** What a device sends of a lot: all but how much there is, which follows from the ledger. */
 export type LotFields = FieldsOf['lot'];
+/** What a device sends of a type of container. */
 export type ContainerFields = FieldsOf['container'];
+/** What a device sends of a plan. */
 export type PlanFields = FieldsOf['plan'];
 
+/** A room of the home. */
 export type RoomRow = RowOf['room'];
+/** A rack, closet, cupboard, freezer or whatever else holds shelves. */
 export type SpaceRow = RowOf['space'];
+/** A shelf, drawer, door rack, hanging basket, rail of hooks or floor place. */
 export type ShelfRow = RowOf['shelf'];
+/** A placed container with a label. */
 export type BinRow = RowOf['bin'];
+/** A kind of thing. */
 export type ItemRow = RowOf['item'];
+/** An amount of one item in one nook with the same dates and state. */
 export type LotRow = RowOf['lot'];
+/** A line that was typed and not understood; kept for its person. */
 export type LineRow = RowOf['line'];
+/** A type of container that can be owned, bought and measured. */
 export type ContainerRow = RowOf['container'];
+/** A plan for a space: groups, containers and where they stand. */
 export type PlanRow = RowOf['plan'];
+/** A space being sorted, from when to when. */
 export type ClearOutRow = RowOf['clear_out'];
+/** What was decided about one lot while sorting. */
 export type VerdictRow = RowOf['verdict'];
 /** How much of a lot there is, and up to which event that is known. */
 export type LotBalance = DerivedOf<Entities['lot']>;
 
 export type NookKind = 'space' | 'shelf' | 'bin';
+/** The kinds of rows that are labelled places, from the outside in. */
 export const NOOK_KINDS: readonly NookKind[] = ['space', 'shelf', 'bin'];
 export type Nook = { kind: 'space'; row: SpaceRow } | { kind: 'shelf'; row: ShelfRow } | { kind: 'bin'; row: BinRow };
 

@@ -1,5 +1,6 @@
 import type { HouseholdState, ShelfRow, SpaceRow } from '../household';
 
+/** Two figures that cannot both be true; lengths in tenths of a millimetre. */
 export type Contradiction =
   | { kind: 'inner_over_outer'; shelfId: string; side: 'width' | 'depth' | 'height'; inner: number; outer: number }
   | { kind: 'shelves_over_space'; sum: number; outer: number }
@@ -105,5 +106,6 @@ function stackOver(space: SpaceRow, shelves: readonly ShelfRow[]): Contradiction
 
 /** Two readings of one tape that differ by more than this are asked about, tenths of a millimetre. Own default: 2 mm. */
 export const SAME_READING_TENTH_MM = 20;
+/** Whether two readings of one length are the same to a tape (within 2 mm). */
 export const readingsAgree = (first: number, second: number): boolean =>
   Math.abs(first - second) <= SAME_READING_TENTH_MM;

@@ -1,5 +1,6 @@
 import type { Op, ShelfBuild, ShelfRow, SpaceBuild, SpaceRow } from '../household';
 
+/** A space about whose build nothing is known. */
 export const BARE_SPACE_BUILD: SpaceBuild = {
   postDepthTenthMm: null,
   openingWidthTenthMm: null,
@@ -12,6 +13,7 @@ export const BARE_SPACE_BUILD: SpaceBuild = {
   obstacles: [],
   school: null,
 };
+/** A shelf about whose build nothing is known. */
 export const BARE_SHELF_BUILD: ShelfBuild = {
   adjustable: false,
   loadGrams: null,
@@ -40,6 +42,7 @@ export const SHELF_QUESTIONS = ['width', 'depth', 'height', 'bottom', 'lip', 'ad
 export type SpaceQuestion = (typeof SPACE_QUESTIONS)[number];
 export type ShelfQuestion = (typeof SHELF_QUESTIONS)[number];
 
+/** One figure or fact that is asked about a space or one of its shelves. */
 export type MeasureQuestion =
   | { of: 'space'; id: string; key: SpaceQuestion; answer: 'length' | 'mass' | 'hinge'; value: number | string | null }
   | {
@@ -49,6 +52,7 @@ export type MeasureQuestion =
       answer: 'length' | 'height' | 'mass' | 'yes_no' | 'surface';
       value: number | string | boolean | null;
     };
+/** What a question about measures is answered with; lengths in tenths of a millimetre, weights in grams. */
 export type MeasureAnswer = number | string | boolean | null;
 
 const SPACE_FIELD = {

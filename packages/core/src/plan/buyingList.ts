@@ -17,6 +17,7 @@ export interface ShelfMove {
   fromHole: number | null;
   toHole: number | null;
 }
+/** What a plan asks one to buy, to take from the house and to move; money in minor units. */
 export interface BuyingList {
   lines: BuyingLine[];
   /** Taken from the pool. */

@@ -28,6 +28,7 @@ export interface Ground {
   gramsPerMl: Map<string, number>;
 }
 
+/** The shelves of a problem with what is locked on them: where every plan begins. */
 export function groundOf(problem: PlanProblem, setting: Setting, slants: Slants): Ground {
   const rooms = roomsAfter(problem, setting);
   const bottoms = new Map(setting.map((one) => [one.shelfId, one.bottomTenthMm]));

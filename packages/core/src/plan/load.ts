@@ -61,6 +61,7 @@ export function spaceLoad(state: HouseholdState, spaceId: string): SpaceLoad | n
   };
 }
 
+/** Whether a shelf carries a load, in grams, by its rating. */
 export function loadState(grams: number, ratingGrams: number | null): ShelfLoad['state'] {
   if (ratingGrams === null) return 'no_rating';
   if (grams > ratingGrams) return 'over';

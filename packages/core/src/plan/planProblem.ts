@@ -6,6 +6,7 @@ import { modelSpace, type SpaceModel } from '../fit';
 /** What a container weighs when nobody weighed it: a guess from its volume, 60 g a litre. Own estimate. */
 const GRAMS_PER_LITRE = 60;
 
+/** What a type of container weighs empty: as written down, or estimated from its size. */
 export const containerGrams = (container: ContainerRow): number =>
   container.weightGrams ?? Math.round((innerVolumeMl(container) / 1000) * GRAMS_PER_LITRE);
 
@@ -22,6 +23,7 @@ export function freeCount(state: HouseholdState, container: ContainerRow, spaceI
   return Math.max(0, container.owned - used);
 }
 
+/** A type of container as a plan computes with it: how many are free, what one more costs. */
 export function planContainer(state: HouseholdState, container: ContainerRow, spaceId: string): PlanContainer {
   return {
     containerId: container.id,

@@ -29,6 +29,7 @@ export interface PlanShelf {
   /** One of the shelves that lie above each other in the body: their neighbours limit its height. */
   inBody: boolean;
 }
+/** What a plan is to be found for: shelves, groups, containers and wishes. */
 export interface PlanProblem {
   shelves: readonly PlanShelf[];
   holes: HolePattern | null;
@@ -44,6 +45,7 @@ export interface PlanProblem {
   moveShelves: boolean;
   seed: number;
 }
+/** A plan that was found, what it leaves over and costs, and whether it is proven to be the best. */
 export interface PlanAnswer {
   placed: PlannedBin[];
   shelves: { shelfId: string; bottomTenthMm: number; movedHoles: number }[];

@@ -2,6 +2,7 @@ import type { HouseholdState, ContainerRow } from '../household';
 import { fitContainer, type ContainerFit, roomOver, type ShelfModel, type SpaceModel } from '../fit';
 import { freeCount } from './planProblem';
 
+/** What would let more fit: another container, or a shelf on other holes. */
 export type Remedy =
   /** The shelf above goes up, or this one down, by so many holes; then so many fit. */
   | { kind: 'raise_above' | 'lower_this'; shelfId: string; holes: number; count: number }

@@ -78,8 +78,10 @@ export interface LineReading {
   tags: string[];
   questions: LineQuestion[];
 }
+/** What choosing another reading changes on the card. */
 export type ReadingChanges = Partial<LineReading>;
 
+/** A line as it was understood: what, how much, where, until when; what is unclear, and other ways to read it. */
 export interface RecordedLine extends LineReading {
   /** The line word for word. */
   text: string;
@@ -91,6 +93,7 @@ export interface RecordedLine extends LineReading {
   otherReadings: ReadingChanges[];
 }
 
+/** What decides how an ambiguous line is read: the order of dates, and today. */
 export type LineHabits = Omit<DateHabits, 'facing'>;
 
 /** A card before anything is read. */

@@ -20,8 +20,7 @@ const MOST_OTHERS = 3;
  * @param habits the home's date order and the day it is
  * @param things what the home has, so that its names, and the units its things are kept in, weigh in; null when not known
  * @returns a card to correct: unclear things are in `questions`, never guessed. Never fails.
- * @example recordLine('6 tins tomatoes 400 g exp 3/27', { order: 'dmy', today: '2026-11-24' }).expiresOn
- * //=> '2027-03-31'
+ * @example recordLine('6 tins tomatoes 400 g exp 3/27', { order: 'dmy', today: '2026-11-24' }).expiresOn //=> '2027-03-31'
  */
 export function recordLine(text: string, habits: LineHabits, things: KnownThings | null = null): RecordedLine {
   const atoms = text.length > LONGEST_LINE ? [] : atomsOf(text);

@@ -3,6 +3,7 @@ import { addDays, addMonths, daysBetween, type CivilDate } from '../base';
 import { openedGuess } from './openedDays';
 
 export type DueReason = 'use_by' | 'best_before' | 'opened' | 'frozen' | 'thawed';
+/** The date that counts for a lot, and why. */
 export interface Due {
   on: CivilDate;
   reason: DueReason;
@@ -31,6 +32,7 @@ type KeepingItem = Pick<ItemFields, 'openedDays' | 'freezerMonths'> & Partial<Pi
 /** Whether it left the freezer and was not frozen since. A thing thawed on the day it was frozen is thawed. */
 export const isThawed = ({ frozenOn, thawedOn = null }: Pick<LotFields, 'frozenOn' | 'thawedOn'>): boolean =>
   thawedOn !== null && (frozenOn === null || frozenOn <= thawedOn);
+/** Whether it is frozen now: it went in and has not thawed since. */
 export const isFrozen = (lot: Pick<LotFields, 'frozenOn' | 'thawedOn'>): boolean =>
   lot.frozenOn !== null && !isThawed(lot);
 
@@ -44,7 +46,7 @@ export const isFrozen = (lot: Pick<LotFields, 'frozenOn' | 'thawedOn'>): boolean
  * adds nothing. Frozen again within that day it keeps its quality months, later it does not.
  *
  * @returns null when nothing limits it
- * @example printed 2027-01-31, opened 2026-11-20, keeps 4 days opened //=> 2026-11-24, `opened`
+ * For example printed 2027-01-31, opened 2026-11-20, keeps 4 days opened: 2026-11-24, `opened`.
  */
 export function effectiveDue(lot: DatedLot, item: KeepingItem): Due | null {
   const { expiresOn, openedOn, frozenOn, thawedOn = null } = lot;

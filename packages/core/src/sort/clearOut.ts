@@ -33,6 +33,7 @@ export function suggestHome(state: HouseholdState, lot: LotRow, spaceId: string)
   return elsewhere[0]?.nookId ?? null;
 }
 
+/** How far the sorting of a space has come. */
 export interface ClearOutState {
   clearOut: ClearOutRow;
   /** Everything recorded here, place by place as on the drawing. */

@@ -14,6 +14,7 @@ export const USUAL_SHELVES: Readonly<Record<SpaceKind, { kind: ShelfKind; count:
   vehicle: { kind: 'floor', count: 1 },
   other: { kind: 'shelf', count: 2 },
 };
+/** A space begins with at most so many shelves. */
 export const MOST_SHELVES = 20;
 const LONGEST_BIN_NAME = 120;
 const HANGING_BASKETS = 2;

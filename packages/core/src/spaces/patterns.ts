@@ -33,6 +33,7 @@ const stacked = (bottoms: number[], top: number, board: number, more: Partial<Pa
     ...more,
   }));
 
+/** Common shapes to start measuring from; own figures, each is asked for afterwards. */
 export const SPACE_PATTERNS: readonly SpacePattern[] = [
   {
     key: 'rack_five',

@@ -12,16 +12,19 @@ import {
 import { addDays, type CivilDate } from '../base';
 import { effectiveDue, SOON_DAYS, type Due } from '../shelflife';
 
+/** A lot with the date that counts for it. */
 export interface DueLot {
   lot: LotRow;
   item: ItemRow;
   due: Due;
 }
+/** A thing at or below its low mark, with how much is left in thousandths. */
 export interface LowItem {
   item: ItemRow;
   leftThousandths: number;
   lots: LotRow[];
 }
+/** What a drawing says about a nook: what is in it and in the bins inside it. */
 export interface NookSummary {
   lots: number;
   /** Different kinds of things, in this nook and the bins inside it. */
@@ -41,6 +44,8 @@ const names = new Intl.Collator('en');
 export class StockView implements RowView {
   private readonly changedLots = new Set<string>();
   private readonly changedItems = new Set<string>();
+  /** Items of which a lot changed. */
+  private readonly itemsToCount = new Set<string>();
   private readonly due = new SortedRows<DueLot>(
     (a, b) => (a.due.on < b.due.on ? -1 : a.due.on > b.due.on ? 1 : 0) || byId(a.lot, b.lot),
   );
@@ -68,12 +73,11 @@ export class StockView implements RowView {
 
   changed(entity: EntityKind, before: AnyRow | undefined, after: AnyRow | undefined): void {
     if (entity === 'lot') {
-      const [was, is] = [before as LotRow | undefined, after as LotRow | undefined];
-      const id = (was ?? is)!.id;
-      this.changedLots.add(id);
-      for (const row of [was, is]) {
-        if (!row) continue;
-        this.changedItems.add(row.itemId);
+      for (const row of [before, after] as (LotRow | undefined)[]) {
+        // What is retired counts nowhere: a device reads tens of thousands of such rows after it has opened.
+        if (!row || row.retired) continue;
+        this.changedLots.add(row.id);
+        this.itemsToCount.add(row.itemId);
         this.forgetSummary(row.nookId);
       }
     } else if (entity === 'item') this.changedItems.add((before ?? after)!.id);
@@ -177,10 +181,12 @@ export class StockView implements RowView {
   }
 
   private settle(): void {
-    const { changedLots, changedItems, state } = this;
-    if (changedLots.size === 0 && changedItems.size === 0) return;
-    for (const id of changedItems) this.settleItem(id);
+    const { changedLots, changedItems, itemsToCount, state } = this;
+    if (changedLots.size === 0 && changedItems.size === 0 && itemsToCount.size === 0) return;
+    for (const id of changedItems) this.settleItem(id, true);
+    for (const id of itemsToCount) if (!changedItems.has(id)) this.settleItem(id, false);
     changedItems.clear();
+    itemsToCount.clear();
     for (const id of changedLots) {
       const lot = state.get('lot', id);
       this.settleLot(id, lot, lot && state.get('item', lot.itemId));
@@ -188,7 +194,8 @@ export class StockView implements RowView {
     changedLots.clear();
   }
 
-  private settleItem(id: string): void {
+  /** @param isOther whether the item itself is another, not only how much of it there is */
+  private settleItem(id: string, isOther: boolean): void {
     const item = this.state.get('item', id);
     const lots = this.state.lotsOf(id);
     const left = lots.reduce((sum, lot) => sum + lot.quantityThousandths, 0);
@@ -196,10 +203,11 @@ export class StockView implements RowView {
     const low = item !== undefined && !item.retired && item.lowAtThousandths !== null && left <= item.lowAtThousandths;
     this.low.set(id, low ? { item, leftThousandths: left, lots } : null);
     // A lot's date comes from its item, and what a nook says of the item as well.
-    for (const lot of lots) {
-      this.changedLots.add(lot.id);
-      this.forgetSummary(lot.nookId);
-    }
+    if (isOther || low !== this.isLow.has(id))
+      for (const lot of lots) {
+        this.changedLots.add(lot.id);
+        this.forgetSummary(lot.nookId);
+      }
     if (low) this.isLow.add(id);
     else this.isLow.delete(id);
   }

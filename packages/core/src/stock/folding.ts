@@ -19,7 +19,7 @@ export interface FoldedSize {
 /**
  * A folded textile: w/fx by h/fy, plies·fx·fy layers, each (g/m²)/(kg/m³) mm thick, times the bulk of folds. Mass is
  * area × g/m² × plies exactly.
- * @example a towel of 70 × 140 cm folded 3 by 4 //=> 23.3 × 35 cm, 12 layers
+ * For example a towel of 70 × 140 cm folded 3 by 4: 23.3 × 35 cm, 12 layers.
  */
 export function foldedSize(textile: Textile): FoldedSize {
   const { widthTenthMm, lengthTenthMm, gramsPerM2, plies, foldsWidth, foldsLength, material } = textile;

@@ -2,6 +2,7 @@ import type { Op, ItemRow, LotFields, LotRow, LedgerEvent, LedgerEventKind } fro
 import type { CivilDate } from '../base';
 import { effectiveDue, isFrozen, isThawed } from '../shelflife';
 
+/** What making operations needs from outside: the instant, the day, and new ids. */
 export interface OpContext {
   /** A fresh UUIDv7 at each call. */
   newId: () => string;
@@ -12,6 +13,7 @@ export interface OpContext {
 
 /** Why things leave the house without being used. */
 export const DISCARD_REASONS = ['expired', 'spoiled', 'broken', 'given_away', 'recycled', 'other'] as const;
+/** Why something left the house. */
 export type DiscardReason = (typeof DISCARD_REASONS)[number];
 
 const eventOp = (
