@@ -149,9 +149,9 @@ function OneBin({
           width={w}
           height={d}
           rx={2}
-          fill={selected ? palette.here : bin.bought ? palette.sheet : palette.greenTint}
-          stroke={selected ? palette.onHere : palette.green}
-          strokeWidth={selected ? 3 : 1.6}
+          fill={bin.bought ? palette.sheet : palette.greenTint}
+          stroke={palette.green}
+          strokeWidth={selected ? 4 : 1.6}
           {...(bin.bought ? { strokeDasharray: '6 4' } : {})}
         />
       </G>
@@ -178,14 +178,7 @@ function OneBin({
             {bin.tag}
           </SvgText>
           {name === '' ? null : (
-            <SvgText
-              x={cx}
-              y={cy + 17}
-              fontSize={13}
-              fontFamily={BODY_FONT}
-              textAnchor="middle"
-              fill={selected ? palette.onHere : palette.ink}
-            >
+            <SvgText x={cx} y={cy + 17} fontSize={13} fontFamily={BODY_FONT} textAnchor="middle" fill={palette.ink}>
               {name}
             </SvgText>
           )}

@@ -28,7 +28,7 @@ export function likelyWords(
     case 'past_use_by':
       return `Likely: its use-by date was ${dateWords(because.on, today)}.`;
     case 'long_past_date':
-      return `Likely: its date was ${dateWords(because.on, today)}; smell and look before you decide.`;
+      return `Likely: its date was ${dateWords(because.on, today)}; when in doubt, throw it out.`;
     case 'more_elsewhere':
       return `Likely: more of it is in ${placeWords(because.nookId)}.`;
     case 'nothing_against':
