@@ -63,12 +63,12 @@ module.exports = {
       name: 'data-draws-nothing',
       severity: 'error',
       from: { path: '^apps/app/src/(data|jobs)/', pathNot: TESTS },
-      to: { path: '^apps/app/src/(kit|home|features)/' },
+      to: { path: '^apps/app/src/(kit|shared|features)/' },
     },
     {
-      name: 'home-below-features',
+      name: 'shared-below-features',
       severity: 'error',
-      from: { path: '^apps/app/src/home/', pathNot: TESTS },
+      from: { path: '^apps/app/src/shared/', pathNot: TESTS },
       to: { path: '^apps/app/src/features/' },
     },
     {

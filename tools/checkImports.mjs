@@ -41,9 +41,9 @@ const PLANTED = [
   [`${APP}/features/find/planted.ts`, `import '@/features/stock/LotList';`, 'features-meet-at-the-index'],
   [`${APP}/features/drawing/planted.ts`, `import '@/features/spaces';`, 'folders-form-no-circle'],
   ['apps/app/app/planted.ts', `import '@/features/stock';`, 'routes-take-screens'],
-  [`${APP}/kit/planted.ts`, `import '@/home/useHome';`, 'kit-knows-no-household'],
+  [`${APP}/kit/planted.ts`, `import '@/shared/useHome';`, 'kit-knows-no-household'],
   [`${APP}/data/planted.ts`, `import '@/kit/text/Text';`, 'data-draws-nothing'],
-  [`${APP}/home/planted.ts`, `import '@/features/sync/words';`, 'home-below-features'],
+  [`${APP}/shared/planted.ts`, `import '@/features/sync/words';`, 'shared-below-features'],
 ];
 let missed = 0;
 try {

@@ -36,7 +36,7 @@ const filesIn = (folder) =>
     .filter((file) => /\.tsx?$/.test(file) && !/\.test(-support)?\./.test(file));
 
 let failed = 0;
-for (const file of ['apps/app/app', 'apps/app/src/home', 'apps/app/src/features'].flatMap(filesIn))
+for (const file of ['apps/app/app', 'apps/app/src/shared', 'apps/app/src/features'].flatMap(filesIn))
   for (const problem of problemsIn(readFileSync(file, 'utf8'))) {
     failed += 1;
     process.stdout.write(`${file}: ${problem}\n`);

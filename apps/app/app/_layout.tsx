@@ -3,7 +3,7 @@ import { Slot } from 'expo-router';
 import { useEffect, useState } from 'react';
 import { Platform } from 'react-native';
 import { TamaguiProvider } from 'tamagui';
-import { SessionProvider } from '@/home/SessionProvider';
+import { SessionProvider } from '@/shared/SessionProvider';
 import { useOurFonts } from '@/kit/theme/Fonts';
 import { config } from '@/kit/theme/tamagui.config';
 import { ThemeChoice } from '@/kit/theme/ThemeChoice';

@@ -1,8 +1,8 @@
 import { BIN_LOOKS, definitionOf, LEAST_SIDE_TENTH_MM, type ContainerFields, type ContainerRow } from '@ours/core';
 import { v7 as uuidv7 } from 'uuid';
 import { BIN_LOOK_WORDS } from '@/features/spaces/words';
-import { useHome } from '@/home/useHome';
-import { useRunCommand } from '@/home/useRunCommand';
+import { useHome } from '@/shared/useHome';
+import { useRunCommand } from '@/shared/useRunCommand';
 import { choicesOf } from '@/kit/form/Choices';
 import { FormDialog, type Input } from '@/kit/form/FormDialog';
 import { Button } from '@/kit/press/Button';

@@ -14,9 +14,9 @@ import {
 import { useState } from 'react';
 import { YStack, XStack } from 'tamagui';
 import { v7 as uuidv7 } from 'uuid';
-import { useHousehold } from '@/home/HouseholdProvider';
-import { useRunCommand } from '@/home/useRunCommand';
-import { useHome } from '@/home/useHome';
+import { useHousehold } from '@/shared/HouseholdProvider';
+import { useRunCommand } from '@/shared/useRunCommand';
+import { useHome } from '@/shared/useHome';
 import { pickTextFile, saveFile } from '@/kit/files';
 import { Button } from '@/kit/press/Button';
 import { Plus } from '@/kit/press/icons';

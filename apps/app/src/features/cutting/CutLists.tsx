@@ -15,8 +15,8 @@ import {
 } from '@ours/core';
 import { useState } from 'react';
 import { XStack, YStack } from 'tamagui';
-import { useHousehold } from '@/home/HouseholdProvider';
-import { useHome } from '@/home/useHome';
+import { useHousehold } from '@/shared/HouseholdProvider';
+import { useHome } from '@/shared/useHome';
 import { Choices } from '@/kit/form/Choices';
 import { useFigures } from '@/kit/form/useFigures';
 import { Problem } from '@/kit/feedback/Problem';

@@ -1,7 +1,7 @@
 import { codeTail, type FrontView } from '@ours/core';
-import Svg, { G, Rect, Text as SvgText } from 'react-native-svg';
+import Svg, { G, Rect } from 'react-native-svg';
 import { YStack } from 'tamagui';
-import { MONO } from '@/kit/theme/tamagui.config';
+import { TagPlate } from './DrawingLabels';
 import { usePalette } from '@/kit/theme/usePalette';
 import { Small } from '@/kit/text/Text';
 
@@ -72,28 +72,15 @@ export function ChestPlan({
         {/* Over the dashes, so that no line goes through a code. */}
         {below.flatMap(({ bins }) =>
           bins.map(({ bin, box }) => (
-            <G key={bin.id}>
-              <Rect
-                x={x(box.x + box.width / 2) - 14}
-                y={depth / 2 - 6}
-                width={28}
-                height={19}
-                rx={4}
-                fill={palette.sheet}
-                stroke={palette.ink}
-                strokeWidth={1}
-              />
-              <SvgText
-                x={x(box.x + box.width / 2)}
-                y={depth / 2 + 8}
-                fontSize={13}
-                fontFamily={`${MONO}_700Bold, monospace`}
-                textAnchor="middle"
-                fill={palette.ink}
-              >
-                {codeTail(bin.code)}
-              </SvgText>
-            </G>
+            <TagPlate
+              key={bin.id}
+              tag={codeTail(bin.code)}
+              middle={x(box.x + box.width / 2)}
+              top={depth / 2 - 6}
+              fill={palette.sheet}
+              stroke={palette.ink}
+              ink={palette.ink}
+            />
           )),
         )}
       </Svg>

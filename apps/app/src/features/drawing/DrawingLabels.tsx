@@ -37,12 +37,62 @@ export function linesThatFit(text: string, width: number, size: number, mostLine
   return lines.length <= mostLines && lines.every((line) => line.length <= most) ? lines : [];
 }
 
+const tagWidthOf = (tag: string): number => tag.length * TAG_SIZE * 0.62 + 10;
+const tagHeightOf = (size: number): number => size + 7;
+
+/** The end of a code on a small plate, as it stands on the label. */
+export function TagPlate({
+  tag,
+  middle,
+  top,
+  width = tagWidthOf(tag),
+  size = TAG_SIZE,
+  fill,
+  stroke,
+  ink,
+}: {
+  tag: string;
+  middle: number;
+  top: number;
+  width?: number;
+  size?: number;
+  fill: string;
+  stroke: string;
+  ink: string;
+}) {
+  const height = tagHeightOf(size);
+  return (
+    <G>
+      <Rect
+        x={middle - width / 2}
+        y={top}
+        width={width}
+        height={height}
+        rx={4}
+        fill={fill}
+        stroke={stroke}
+        strokeWidth={1.2}
+      />
+      <SvgText
+        x={middle}
+        y={top + height / 2 + size * 0.35}
+        fontSize={size}
+        fontFamily={`${MONO}_700Bold, monospace`}
+        textAnchor="middle"
+        fill={ink}
+      >
+        {tag}
+      </SvgText>
+    </G>
+  );
+}
+
 /** Where a bin's plate and its name stand in its drawn box; no lines when the name does not fit. */
 function labelOf(box: Box, tag: string, name: string, hasLid: boolean) {
-  const tagWidth = tag.length * TAG_SIZE * 0.62 + 10;
+  const tagWidth = tagWidthOf(tag);
   const narrow = box.width < tagWidth + 2;
   const size = narrow ? Math.max(9, TAG_SIZE * (box.width / (tagWidth + 4))) : TAG_SIZE;
-  const tagHeight = size + 7;
+  const tagHeight = tagHeightOf(size);
   const lid = hasLid ? 6 : 0;
   const room = box.height - lid;
   const mostLines = Math.max(0, Math.min(2, Math.floor((room - tagHeight - 4) / LINE)));
@@ -80,26 +130,16 @@ export function BinLabel({
   const ink = mood === 'quiet' ? palette.second : mood === 'here' ? palette.onHere : palette.ink;
   return (
     <G>
-      <Rect
-        x={middle - tagWidth / 2}
-        y={top}
+      <TagPlate
+        tag={tag}
+        middle={middle}
+        top={top}
         width={tagWidth}
-        height={tagHeight}
-        rx={4}
+        size={size}
         fill={mood === 'here' ? LIGHT.sheet : palette.sheet}
         stroke={mood === 'quiet' ? palette.quiet : ink}
-        strokeWidth={1.2}
+        ink={ink}
       />
-      <SvgText
-        x={middle}
-        y={top + tagHeight / 2 + size * 0.35}
-        fontSize={size}
-        fontFamily={`${MONO}_700Bold, monospace`}
-        textAnchor="middle"
-        fill={ink}
-      >
-        {tag}
-      </SvgText>
       {lines.map((line, at) => (
         <NameLine
           key={at}
@@ -265,9 +305,8 @@ export function ShelfTag({
   const withWords = clear.height > 40 && text !== '';
   const top = withWords
     ? foot - Math.min(clear.height - 2, 44 + hatch)
-    : clear.y + Math.max(0, (clear.height - TAG_SIZE - 6) / 2);
+    : clear.y + Math.max(0, (clear.height - tagHeightOf(TAG_SIZE)) / 2);
   const tag = codeTail(drawn.shelf.code);
-  const tagWidth = tag.length * TAG_SIZE * 0.62 + 10;
   return (
     <G>
       {ending > 0 && !quiet ? (
@@ -277,26 +316,7 @@ export function ShelfTag({
           late={summary.late > 0}
         />
       ) : null}
-      <Rect
-        x={middle - tagWidth / 2}
-        y={top}
-        width={tagWidth}
-        height={TAG_SIZE + 6}
-        rx={4}
-        fill={palette.sheet}
-        stroke={ink}
-        strokeWidth={1.2}
-      />
-      <SvgText
-        x={middle}
-        y={top + 14}
-        fontSize={TAG_SIZE}
-        fontFamily={`${MONO}_700Bold, monospace`}
-        textAnchor="middle"
-        fill={ink}
-      >
-        {tag}
-      </SvgText>
+      <TagPlate tag={tag} middle={middle} top={top} fill={palette.sheet} stroke={ink} ink={ink} />
       {withWords ? (
         <SvgText
           x={middle}

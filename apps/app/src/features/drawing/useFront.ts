@@ -8,8 +8,8 @@ import {
   type ShelfRow,
   type SpaceRow,
 } from '@ours/core';
-import { useHousehold } from '@/home/HouseholdProvider';
-import { today } from '@/home/opContext';
+import { useHousehold } from '@/shared/HouseholdProvider';
+import { today } from '@/shared/opContext';
 
 /** A space's drawing with what is in each of its nooks. The same object while it would be drawn the same. */
 export interface Front {

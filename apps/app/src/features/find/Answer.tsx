@@ -12,9 +12,9 @@ import {
 import { useRouter } from 'expo-router';
 import { useCallback, useDeferredValue, useMemo, useState } from 'react';
 import { XStack, YStack, Text, useMedia } from 'tamagui';
-import { useHousehold } from '@/home/HouseholdProvider';
-import { opContext, today } from '@/home/opContext';
-import { useRunCommand } from '@/home/useRunCommand';
+import { useHousehold } from '@/shared/HouseholdProvider';
+import { opContext, today } from '@/shared/opContext';
+import { useRunCommand } from '@/shared/useRunCommand';
 import { Button } from '@/kit/press/Button';
 import { Plate } from '@/kit/text/Plate';
 import { useContentWidth } from '@/kit/layout/useContentWidth';

@@ -1,6 +1,6 @@
 import { placePath, type Found } from '@ours/core';
-import { useHousehold } from '@/home/HouseholdProvider';
-import { today } from '@/home/opContext';
+import { useHousehold } from '@/shared/HouseholdProvider';
+import { today } from '@/shared/opContext';
 import { ListRow } from '@/kit/layout/ListRow';
 import { Mark } from '@/kit/text/Mark';
 import { Plate } from '@/kit/text/Plate';

@@ -1,12 +1,12 @@
 import { Redirect } from 'expo-router';
 import type { ReactNode } from 'react';
 import { YStack } from 'tamagui';
-import { HouseholdProvider, useHousehold, useHouseholdContext } from '@/home/HouseholdProvider';
-import { useSession } from '@/home/SessionProvider';
+import { HouseholdProvider, useHousehold, useHouseholdContext } from '@/shared/HouseholdProvider';
+import { useSession } from '@/shared/SessionProvider';
 import { Button } from '@/kit/press/Button';
 import { connectionWords } from '@/features/sync/words';
-import { Shell } from '@/home/Shell';
-import { SyncState } from '@/home/SyncState';
+import { Shell } from '@/shared/Shell';
+import { SyncState } from '@/shared/SyncState';
 import { ScreenCorner } from '@/kit/layout/Screen';
 import { Text } from '@/kit/text/Text';
 

@@ -6,7 +6,7 @@ import { useState } from 'react';
 import { Controller, useForm } from 'react-hook-form';
 import { ScrollView, YStack } from 'tamagui';
 import { api, ProblemAnswer } from '@/data/api/api';
-import { useSession } from '@/home/SessionProvider';
+import { useSession } from '@/shared/SessionProvider';
 import { Button } from '@/kit/press/Button';
 import { Choices } from '@/kit/form/Choices';
 import { Field } from '@/kit/form/Field';

@@ -12,7 +12,7 @@ import { useRouter } from 'expo-router';
 import { useState } from 'react';
 import { XStack, YStack } from 'tamagui';
 import { v7 as uuidv7 } from 'uuid';
-import { useHousehold } from '@/home/HouseholdProvider';
+import { useHousehold } from '@/shared/HouseholdProvider';
 import { Button } from '@/kit/press/Button';
 import { ListHeading, ListRow } from '@/kit/layout/ListRow';
 import { Strong } from '@/kit/text/Text';

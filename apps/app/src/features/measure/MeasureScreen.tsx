@@ -1,7 +1,7 @@
 import { formatVolume } from '@ours/core';
 import { useLocalSearchParams } from 'expo-router';
 import { useMedia, XStack, YStack } from 'tamagui';
-import { useHome } from '@/home/useHome';
+import { useHome } from '@/shared/useHome';
 import { UndoRedo } from '@/kit/press/UndoRedo';
 import { NotHere } from '@/kit/layout/NotHere';
 import { Screen } from '@/kit/layout/Screen';
@@ -9,7 +9,7 @@ import { StepNav } from '@/kit/layout/StepNav';
 import { useContentWidth } from '@/kit/layout/useContentWidth';
 import { Small, Text } from '@/kit/text/Text';
 import { OpenDoorView, useFront, type Front } from '@/features/drawing';
-import { planSteps } from '@/home/planSteps';
+import { planSteps } from '@/shared/planSteps';
 import { MeasureList } from './MeasureList';
 import { QuestionCard } from './QuestionCard';
 import { ShelfGrips } from './ShelfGrips';

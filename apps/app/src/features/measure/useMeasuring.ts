@@ -12,9 +12,9 @@ import {
 } from '@ours/core';
 import { useLocalSearchParams } from 'expo-router';
 import { useState } from 'react';
-import { useHousehold } from '@/home/HouseholdProvider';
-import { useHome } from '@/home/useHome';
-import { useUndoStack } from '@/home/useUndoStack';
+import { useHousehold } from '@/shared/HouseholdProvider';
+import { useHome } from '@/shared/useHome';
+import { useUndoStack } from '@/shared/useUndoStack';
 import { contradictionWords } from './words';
 
 const keyOf = ({ id, key }: { id: string; key: string }): string => `${id}/${key}`;

@@ -2,8 +2,8 @@ import 'fake-indexeddb/auto';
 import type { SpaceRow } from '@ours/core';
 import { act, screen, waitFor } from '@testing-library/react';
 import { ID } from '@/data/store/sampleRows.test-support';
-import { openWith, queued } from '@/home/planHome.test-support';
-import { useHousehold } from '@/home/HouseholdProvider';
+import { openWith, queued } from '@/shared/planHome.test-support';
+import { useHousehold } from '@/shared/HouseholdProvider';
 import { useMeasuring } from './useMeasuring';
 
 let mockGuess: string | undefined;

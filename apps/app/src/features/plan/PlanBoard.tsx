@@ -1,7 +1,7 @@
 import { type Clearances, codeTail, formatMoney, loadState, type NookSummary, type SpaceRow } from '@ours/core';
 import { useRouter } from 'expo-router';
 import { useMedia, XStack, YStack } from 'tamagui';
-import { useHome } from '@/home/useHome';
+import { useHome } from '@/shared/useHome';
 import { Button } from '@/kit/press/Button';
 import { Choices } from '@/kit/form/Choices';
 import { UndoRedo } from '@/kit/press/UndoRedo';

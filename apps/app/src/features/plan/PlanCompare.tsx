@@ -9,9 +9,9 @@ import {
   type SpaceRow,
 } from '@ours/core';
 import { XStack, YStack } from 'tamagui';
-import { useHousehold } from '@/home/HouseholdProvider';
-import { useRunCommand } from '@/home/useRunCommand';
-import { useHome } from '@/home/useHome';
+import { useHousehold } from '@/shared/HouseholdProvider';
+import { useRunCommand } from '@/shared/useRunCommand';
+import { useHome } from '@/shared/useHome';
 import { Button } from '@/kit/press/Button';
 import { ListHeading } from '@/kit/layout/ListRow';
 import { Small, Strong } from '@/kit/text/Text';

@@ -1,13 +1,13 @@
 import { modelSpace } from '@ours/core';
 import { useLocalSearchParams, useRouter } from 'expo-router';
-import { useHousehold } from '@/home/HouseholdProvider';
+import { useHousehold } from '@/shared/HouseholdProvider';
 import { Button } from '@/kit/press/Button';
 import { NotHere } from '@/kit/layout/NotHere';
 import { Screen } from '@/kit/layout/Screen';
 import { StepNav } from '@/kit/layout/StepNav';
 import { Text } from '@/kit/text/Text';
 import { YStack } from 'tamagui';
-import { planSteps } from '@/home/planSteps';
+import { planSteps } from '@/shared/planSteps';
 import { Planning } from './PlanBoard';
 
 /** The whole space planned: which containers, where, with which shelves moved. */

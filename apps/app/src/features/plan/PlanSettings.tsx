@@ -3,7 +3,7 @@ import { useState } from 'react';
 import { YStack } from 'tamagui';
 import { Choices } from '@/kit/form/Choices';
 import { Field } from '@/kit/form/Field';
-import { GROUP_BY_CHOICES } from '@/home/groupByWords';
+import { GROUP_BY_CHOICES } from '@/shared/groupByWords';
 
 export interface PlanWishesUi {
   /** One shelf alone, or null: the whole space. */

@@ -1,6 +1,6 @@
 import { HouseholdState, type PlanFields, type PlannedBin, type SpaceRow } from '@ours/core';
 import { ID } from '@/data/store/sampleRows.test-support';
-import { BOX, measuredRows } from '@/home/measuredRows.test-support';
+import { BOX, measuredRows } from '@/shared/measuredRows.test-support';
 import { viewPlan } from './planView';
 
 const state = new HouseholdState();

@@ -1,8 +1,8 @@
 import 'fake-indexeddb/auto';
 import { act, fireEvent, screen, waitFor } from '@testing-library/react';
 import { ID, sampleRows } from '@/data/store/sampleRows.test-support';
-import { BOX } from '@/home/measuredRows.test-support';
-import { openWith, queued } from '@/home/planHome.test-support';
+import { BOX } from '@/shared/measuredRows.test-support';
+import { openWith, queued } from '@/shared/planHome.test-support';
 import { ClearOutScreen } from '@/features/sort/SortScreen';
 import { MeasureScreen } from '@/features/measure/MeasureScreen';
 import { ContainersScreen } from '@/features/containers/ContainersScreen';

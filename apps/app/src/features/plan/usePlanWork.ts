@@ -13,9 +13,9 @@ import {
 } from '@ours/core';
 import { useCallback, useEffect, useRef, useState } from 'react';
 import { v7 as uuidv7 } from 'uuid';
-import { useHousehold } from '@/home/HouseholdProvider';
-import { today } from '@/home/opContext';
-import { useUndoStack } from '@/home/useUndoStack';
+import { useHousehold } from '@/shared/HouseholdProvider';
+import { today } from '@/shared/opContext';
+import { useUndoStack } from '@/shared/useUndoStack';
 import { usePlanSolver } from '@/jobs/usePlanSolver';
 import type { PlanWishesUi } from './PlanSettings';
 

@@ -1,8 +1,8 @@
 import { readDate, type DateHabits } from '@ours/core';
 import { useState } from 'react';
 import { XStack, YStack } from 'tamagui';
-import { useHousehold, useHouseholdContext } from '@/home/HouseholdProvider';
-import { today } from '@/home/opContext';
+import { useHousehold, useHouseholdContext } from '@/shared/HouseholdProvider';
+import { today } from '@/shared/opContext';
 import { Button } from '@/kit/press/Button';
 import { Field } from '@/kit/form/Field';
 import { dateWords } from '@/features/stock/words';

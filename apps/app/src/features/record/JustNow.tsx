@@ -1,7 +1,7 @@
 import type { RecordedLine } from '@ours/core';
 import { YStack } from 'tamagui';
-import { useHousehold } from '@/home/HouseholdProvider';
-import { useRunCommand } from '@/home/useRunCommand';
+import { useHousehold } from '@/shared/HouseholdProvider';
+import { useRunCommand } from '@/shared/useRunCommand';
 import { Button } from '@/kit/press/Button';
 import { Undo } from '@/kit/press/icons';
 import { ListHeading, ListRow } from '@/kit/layout/ListRow';

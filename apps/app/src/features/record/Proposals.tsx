@@ -1,6 +1,6 @@
 import type { RecordedLine } from '@ours/core';
 import { XStack } from 'tamagui';
-import { useHousehold } from '@/home/HouseholdProvider';
+import { useHousehold } from '@/shared/HouseholdProvider';
 import { Button } from '@/kit/press/Button';
 import { proposedItems } from './cardOf';
 

@@ -1,7 +1,7 @@
 import { formatQuantity, type DateField, type LineQuestion, type LineReading, type RecordedLine } from '@ours/core';
 import { XStack, YStack } from 'tamagui';
-import { useHousehold } from '@/home/HouseholdProvider';
-import { today } from '@/home/opContext';
+import { useHousehold } from '@/shared/HouseholdProvider';
+import { today } from '@/shared/opContext';
 import { Button } from '@/kit/press/Button';
 import { Text } from '@/kit/text/Text';
 import { dateWords, sizeWords } from '@/features/stock/words';

@@ -9,8 +9,8 @@ import {
 } from '@ours/core';
 import { useState, type ReactNode } from 'react';
 import { XStack, YStack } from 'tamagui';
-import { useHousehold, useHouseholdContext } from '@/home/HouseholdProvider';
-import { today } from '@/home/opContext';
+import { useHousehold, useHouseholdContext } from '@/shared/HouseholdProvider';
+import { today } from '@/shared/opContext';
 import { Button } from '@/kit/press/Button';
 import { Field } from '@/kit/form/Field';
 import { Minus, Plus } from '@/kit/press/icons';

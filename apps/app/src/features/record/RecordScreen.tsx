@@ -7,7 +7,7 @@ import { Field } from '@/kit/form/Field';
 import { Plate } from '@/kit/text/Plate';
 import { Screen } from '@/kit/layout/Screen';
 import { Small, Strong, Text } from '@/kit/text/Text';
-import { NookPicker } from '@/home/NookPicker';
+import { NookPicker } from '@/shared/NookPicker';
 import { JustNow } from './JustNow';
 import { Proposals } from './Proposals';
 import { RecordCard } from './RecordCard';

@@ -3,7 +3,7 @@ import { writeCode } from '@ours/core';
 import { act, fireEvent, screen, waitFor } from '@testing-library/react';
 import { forgetDeviceDb, openDeviceDb, readStored } from '@/data/store/deviceDb';
 import { ID, sampleRows } from '@/data/store/sampleRows.test-support';
-import { openWith } from '@/home/planHome.test-support';
+import { openWith } from '@/shared/planHome.test-support';
 import { RecordScreen } from './RecordScreen';
 
 jest.mock('expo-router', () => ({

@@ -2,7 +2,7 @@ import 'fake-indexeddb/auto';
 import { writeCode } from '@ours/core';
 import { act, screen, waitFor } from '@testing-library/react';
 import { ID, sampleRows } from '@/data/store/sampleRows.test-support';
-import { openWith, queued } from '@/home/planHome.test-support';
+import { openWith, queued } from '@/shared/planHome.test-support';
 import { useRecording } from './useRecording';
 
 let mockNook: string | undefined;

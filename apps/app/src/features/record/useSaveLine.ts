@@ -1,8 +1,8 @@
 import { opsForRecordedLine, type KeptWhy, type RecordedLine } from '@ours/core';
 import { useCallback } from 'react';
-import { useHouseholdContext } from '@/home/HouseholdProvider';
-import { opContext, today } from '@/home/opContext';
-import { useRunCommand } from '@/home/useRunCommand';
+import { useHouseholdContext } from '@/shared/HouseholdProvider';
+import { opContext, today } from '@/shared/opContext';
+import { useRunCommand } from '@/shared/useRunCommand';
 import { amountWords, dateWords } from '@/features/stock/words';
 import type { SavedLine } from './JustNow';
 

@@ -1,6 +1,6 @@
 import { stockOf, type LowItem } from '@ours/core';
 import { YStack } from 'tamagui';
-import { useHousehold } from '@/home/HouseholdProvider';
+import { useHousehold } from '@/shared/HouseholdProvider';
 import { Button } from '@/kit/press/Button';
 import { Share } from '@/kit/press/icons';
 import { ListHeading } from '@/kit/layout/ListRow';

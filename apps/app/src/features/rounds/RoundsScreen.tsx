@@ -1,13 +1,13 @@
 import { stockOf, type CivilDate, type DueLot, type LineRow, type LotRow } from '@ours/core';
 import { useRouter } from 'expo-router';
 import { memo, useMemo } from 'react';
-import { useHousehold } from '@/home/HouseholdProvider';
-import { today } from '@/home/opContext';
-import { useRunCommand } from '@/home/useRunCommand';
+import { useHousehold } from '@/shared/HouseholdProvider';
+import { today } from '@/shared/opContext';
+import { useRunCommand } from '@/shared/useRunCommand';
 import { Button } from '@/kit/press/Button';
 import { ListHeading, ListRow } from '@/kit/layout/ListRow';
 import { LongList } from '@/kit/layout/LongList';
-import { NookPlate } from '@/home/NookPlate';
+import { NookPlate } from '@/shared/NookPlate';
 import { Screen } from '@/kit/layout/Screen';
 import { Text } from '@/kit/text/Text';
 import { DueRow } from '@/features/stock';

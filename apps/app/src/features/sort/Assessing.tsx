@@ -17,10 +17,10 @@ import {
 import { useRouter } from 'expo-router';
 import { useEffect, useState } from 'react';
 import { XStack, YStack } from 'tamagui';
-import { useHousehold } from '@/home/HouseholdProvider';
-import { opContext, today } from '@/home/opContext';
-import { useRunCommand } from '@/home/useRunCommand';
-import { useUndoStack } from '@/home/useUndoStack';
+import { useHousehold } from '@/shared/HouseholdProvider';
+import { opContext, today } from '@/shared/opContext';
+import { useRunCommand } from '@/shared/useRunCommand';
+import { useUndoStack } from '@/shared/useUndoStack';
 import { Button } from '@/kit/press/Button';
 import { Choices } from '@/kit/form/Choices';
 import { shareText } from '@/kit/files';
@@ -29,7 +29,7 @@ import { ListHeading, ListRow } from '@/kit/layout/ListRow';
 import { Mark } from '@/kit/text/Mark';
 import { useToast } from '@/kit/feedback/Toasts';
 import { Small, Strong, Text } from '@/kit/text/Text';
-import { NookPicker } from '@/home/NookPicker';
+import { NookPicker } from '@/shared/NookPicker';
 import { DISPOSAL_CAUTIONS, likelyWords, VERDICT_WORDS } from './words';
 
 /** A round that is under way: place by place, thing by thing; the next undecided one is open. */

@@ -9,14 +9,14 @@ import {
   type SpaceRow,
 } from '@ours/core';
 import { YStack } from 'tamagui';
-import { useHousehold } from '@/home/HouseholdProvider';
-import { today } from '@/home/opContext';
-import { useRunCommand } from '@/home/useRunCommand';
-import { useHome } from '@/home/useHome';
+import { useHousehold } from '@/shared/HouseholdProvider';
+import { today } from '@/shared/opContext';
+import { useRunCommand } from '@/shared/useRunCommand';
+import { useHome } from '@/shared/useHome';
 import { Choices } from '@/kit/form/Choices';
 import { ListHeading, ListRow } from '@/kit/layout/ListRow';
 import { Small } from '@/kit/text/Text';
-import { GROUP_BY_CHOICES, GROUP_BY_WORDS } from '@/home/groupByWords';
+import { GROUP_BY_CHOICES, GROUP_BY_WORDS } from '@/shared/groupByWords';
 
 /** What stays, in groups by the space's way of grouping, and how many bins each would want. */
 export function SortResult({ space }: { space: SpaceRow }) {

@@ -3,15 +3,15 @@ import { useLocalSearchParams, useRouter } from 'expo-router';
 import { useState } from 'react';
 import { YStack } from 'tamagui';
 import { v7 as uuidv7 } from 'uuid';
-import { useHousehold } from '@/home/HouseholdProvider';
-import { useRunCommand } from '@/home/useRunCommand';
+import { useHousehold } from '@/shared/HouseholdProvider';
+import { useRunCommand } from '@/shared/useRunCommand';
 import { Button } from '@/kit/press/Button';
 import { Choices } from '@/kit/form/Choices';
 import { NotHere } from '@/kit/layout/NotHere';
 import { Screen } from '@/kit/layout/Screen';
 import { StepNav } from '@/kit/layout/StepNav';
 import { Small, Text } from '@/kit/text/Text';
-import { planSteps } from '@/home/planSteps';
+import { planSteps } from '@/shared/planSteps';
 import { Assessing } from './Assessing';
 import { SortResult } from './SortResult';
 

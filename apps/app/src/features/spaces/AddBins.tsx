@@ -2,8 +2,8 @@ import { binNamesIn, opsForNewBins, placeOf } from '@ours/core';
 import { useState } from 'react';
 import { XStack, YStack } from 'tamagui';
 import { v7 as uuidv7 } from 'uuid';
-import { useHousehold } from '@/home/HouseholdProvider';
-import { useRunCommand } from '@/home/useRunCommand';
+import { useHousehold } from '@/shared/HouseholdProvider';
+import { useRunCommand } from '@/shared/useRunCommand';
 import { Button } from '@/kit/press/Button';
 import { Field } from '@/kit/form/Field';
 

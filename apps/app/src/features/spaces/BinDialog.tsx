@@ -1,7 +1,7 @@
 import { BIN_LOOKS, codePrefix, definitionOf, newBinCode, type BinFields, type BinRow } from '@ours/core';
-import { useHousehold } from '@/home/HouseholdProvider';
-import { useHome } from '@/home/useHome';
-import { useRunCommand } from '@/home/useRunCommand';
+import { useHousehold } from '@/shared/HouseholdProvider';
+import { useHome } from '@/shared/useHome';
+import { useRunCommand } from '@/shared/useRunCommand';
 import { choicesOf } from '@/kit/form/Choices';
 import { FormDialog } from '@/kit/form/FormDialog';
 import { Button } from '@/kit/press/Button';

@@ -3,7 +3,7 @@ import { useRouter } from 'expo-router';
 import { useMemo, useState } from 'react';
 import { XStack, YStack } from 'tamagui';
 import { drawnWidth } from '@/features/drawing';
-import { useHousehold } from '@/home/HouseholdProvider';
+import { useHousehold } from '@/shared/HouseholdProvider';
 import { ListHeading } from '@/kit/layout/ListRow';
 import { Screen } from '@/kit/layout/Screen';
 import { useContentWidth } from '@/kit/layout/useContentWidth';

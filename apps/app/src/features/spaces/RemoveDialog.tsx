@@ -1,12 +1,12 @@
 import { opsForRetiringNook } from '@ours/core';
 import { XStack } from 'tamagui';
-import { useHousehold } from '@/home/HouseholdProvider';
-import { useRunCommand } from '@/home/useRunCommand';
+import { useHousehold } from '@/shared/HouseholdProvider';
+import { useRunCommand } from '@/shared/useRunCommand';
 import { Button } from '@/kit/press/Button';
 import { Dialog } from '@/kit/layout/Dialog';
 import { useToast } from '@/kit/feedback/Toasts';
 import { Text } from '@/kit/text/Text';
-import { NookPicker } from '@/home/NookPicker';
+import { NookPicker } from '@/shared/NookPicker';
 
 /** Removing a place; when it holds anything, asks where that goes. Nothing in it is lost. */
 export function RemoveDialog({

@@ -2,7 +2,7 @@ import { useRouter } from 'expo-router';
 import { memo } from 'react';
 import { YStack } from 'tamagui';
 import { drawnWidth, OpenDoorView, useFront, wholeSummary } from '@/features/drawing';
-import { useHome } from '@/home/useHome';
+import { useHome } from '@/shared/useHome';
 import { useInSight } from '@/kit/layout/useInSight';
 import { pressable } from '@/kit/press/pressable';
 import { Small, Strong } from '@/kit/text/Text';

@@ -1,7 +1,7 @@
 import { definitionOf, SHELF_KINDS, type ShelfFields, type ShelfRow } from '@ours/core';
 import { SHELF_KIND_WORDS } from '@/features/drawing/words';
-import { useHome } from '@/home/useHome';
-import { useRunCommand } from '@/home/useRunCommand';
+import { useHome } from '@/shared/useHome';
+import { useRunCommand } from '@/shared/useRunCommand';
 import { choicesOf } from '@/kit/form/Choices';
 import { FormDialog } from '@/kit/form/FormDialog';
 import { MEASURE_INPUTS } from './measureInputs';

@@ -1,7 +1,7 @@
 import { codeTail, describeShelf, stockOf } from '@ours/core';
 import { YStack } from 'tamagui';
-import { useHousehold } from '@/home/HouseholdProvider';
-import { today } from '@/home/opContext';
+import { useHousehold } from '@/shared/HouseholdProvider';
+import { today } from '@/shared/opContext';
 import { ListHeading, ListRow } from '@/kit/layout/ListRow';
 import { Mark } from '@/kit/text/Mark';
 import { Plate } from '@/kit/text/Plate';

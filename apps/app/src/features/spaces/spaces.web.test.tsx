@@ -1,7 +1,7 @@
 import 'fake-indexeddb/auto';
 import { act, fireEvent, screen, waitFor } from '@testing-library/react';
 import { ID } from '@/data/store/sampleRows.test-support';
-import { openWith, queued } from '@/home/planHome.test-support';
+import { openWith, queued } from '@/shared/planHome.test-support';
 import { RestockScreen } from '@/features/restock/RestockScreen';
 import { ItemDialog } from '@/features/stock/ItemDialog';
 import { NookScreen } from '@/features/stock/NookScreen';

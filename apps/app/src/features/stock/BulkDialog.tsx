@@ -22,15 +22,15 @@ import {
 } from '@ours/core';
 import { useState } from 'react';
 import { XStack, YStack } from 'tamagui';
-import { useHousehold } from '@/home/HouseholdProvider';
-import { useRunCommand } from '@/home/useRunCommand';
-import { useHome } from '@/home/useHome';
+import { useHousehold } from '@/shared/HouseholdProvider';
+import { useRunCommand } from '@/shared/useRunCommand';
+import { useHome } from '@/shared/useHome';
 import { Button } from '@/kit/press/Button';
 import { Choices } from '@/kit/form/Choices';
 import { Dialog } from '@/kit/layout/Dialog';
 import { Field } from '@/kit/form/Field';
 import { Small, Strong } from '@/kit/text/Text';
-import { GROUP_BY_WORDS } from '@/home/groupByWords';
+import { GROUP_BY_WORDS } from '@/shared/groupByWords';
 
 const FIGURE_WORDS: Readonly<Record<string, string>> = {
   weight: 'Weight of one',

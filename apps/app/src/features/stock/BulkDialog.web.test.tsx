@@ -2,8 +2,8 @@ import 'fake-indexeddb/auto';
 import type { ItemRow } from '@ours/core';
 import { act, fireEvent, screen, waitFor } from '@testing-library/react';
 import { ID } from '@/data/store/sampleRows.test-support';
-import { measuredRows } from '@/home/measuredRows.test-support';
-import { openWith, queued } from '@/home/planHome.test-support';
+import { measuredRows } from '@/shared/measuredRows.test-support';
+import { openWith, queued } from '@/shared/planHome.test-support';
 import { BulkDialog } from './BulkDialog';
 
 jest.setTimeout(30_000);

@@ -3,7 +3,7 @@ import { useRouter } from 'expo-router';
 import { memo } from 'react';
 import { ListRow } from '@/kit/layout/ListRow';
 import { Mark } from '@/kit/text/Mark';
-import { NookPlate } from '@/home/NookPlate';
+import { NookPlate } from '@/shared/NookPlate';
 import { amountWords, dueWords, leftWords, lotAmountWords } from './words';
 
 /** A lot that is late or ends soon: what, how much, until when, where. */

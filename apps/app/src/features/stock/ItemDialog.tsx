@@ -1,8 +1,8 @@
 import { definitionOf, pluralUnit, type ItemFields, type ItemRow } from '@ours/core';
 import { useState } from 'react';
-import { useHousehold } from '@/home/HouseholdProvider';
-import { useHome } from '@/home/useHome';
-import { useRunCommand } from '@/home/useRunCommand';
+import { useHousehold } from '@/shared/HouseholdProvider';
+import { useHome } from '@/shared/useHome';
+import { useRunCommand } from '@/shared/useRunCommand';
 import { FormDialog } from '@/kit/form/FormDialog';
 import { Button } from '@/kit/press/Button';
 import { BulkDialog } from './BulkDialog';

@@ -24,15 +24,15 @@ import {
 } from '@ours/core';
 import { useState } from 'react';
 import { XStack, YStack } from 'tamagui';
-import { useHousehold } from '@/home/HouseholdProvider';
-import { opContext, today } from '@/home/opContext';
-import { useRunCommand } from '@/home/useRunCommand';
+import { useHousehold } from '@/shared/HouseholdProvider';
+import { opContext, today } from '@/shared/opContext';
+import { useRunCommand } from '@/shared/useRunCommand';
 import { Button } from '@/kit/press/Button';
 import { Choices } from '@/kit/form/Choices';
 import { Dialog } from '@/kit/layout/Dialog';
 import { Field } from '@/kit/form/Field';
 import { Small, Text } from '@/kit/text/Text';
-import { NookPicker } from '@/home/NookPicker';
+import { NookPicker } from '@/shared/NookPicker';
 import { amountWords, dateWords, dueWords, lotAmountWords, usualStep } from './words';
 
 const REASONS: Readonly<Record<DiscardReason, string>> = {

@@ -11,8 +11,8 @@ import {
 } from '@ours/core';
 import { useState } from 'react';
 import { YStack } from 'tamagui';
-import { opContext, today } from '@/home/opContext';
-import { useRunCommand } from '@/home/useRunCommand';
+import { opContext, today } from '@/shared/opContext';
+import { useRunCommand } from '@/shared/useRunCommand';
 import { Stepper } from '@/kit/form/Stepper';
 import { ListRow } from '@/kit/layout/ListRow';
 import { Mark } from '@/kit/text/Mark';

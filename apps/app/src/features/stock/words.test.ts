@@ -1,7 +1,7 @@
 import type { ItemRow, LotRow } from '@ours/core';
 import { lotRow, sampleRows } from '@/data/store/sampleRows.test-support';
 import { amountWords, dateWords, dueMark, dueWords, leftWords, lotAmountWords, onHandWords } from './words';
-import { refusalWords } from '@/home/refusalWords';
+import { refusalWords } from '@/shared/refusalWords';
 
 const TODAY = '2026-11-24';
 const item = sampleRows().find(({ entity }) => entity === 'item')!.row as ItemRow;

@@ -1,8 +1,8 @@
 import { placePath, type HouseholdState } from '@ours/core';
 import { useState } from 'react';
 import { YStack } from 'tamagui';
-import { useHousehold } from '@/home/HouseholdProvider';
-import { recentNooks } from '@/home/recent';
+import { useHousehold } from '@/shared/HouseholdProvider';
+import { recentNooks } from '@/shared/recent';
 import { Field } from '@/kit/form/Field';
 import { ListRow } from '@/kit/layout/ListRow';
 import { Plate } from '@/kit/text/Plate';

@@ -1,4 +1,4 @@
-import { useHousehold, useHouseholdContext } from '@/home/HouseholdProvider';
+import { useHousehold, useHouseholdContext } from '@/shared/HouseholdProvider';
 import { useRouter } from 'expo-router';
 import { useMedia, XStack } from 'tamagui';
 import { pressable } from '@/kit/press/pressable';

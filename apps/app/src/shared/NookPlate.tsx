@@ -1,5 +1,5 @@
 import { memo } from 'react';
-import { useHousehold } from '@/home/HouseholdProvider';
+import { useHousehold } from '@/shared/HouseholdProvider';
 import { Plate } from '@/kit/text/Plate';
 
 /** The plate of a nook, by its id; nothing when there is no such nook. */

@@ -2,8 +2,8 @@ import 'fake-indexeddb/auto';
 import { opsForTaking, stockOf } from '@ours/core';
 import { act, screen, waitFor } from '@testing-library/react';
 import { Text } from 'tamagui';
-import { useHousehold, useHouseholdContext, useRun } from '@/home/HouseholdProvider';
-import { opContext } from '@/home/opContext';
+import { useHousehold, useHouseholdContext, useRun } from '@/shared/HouseholdProvider';
+import { opContext } from '@/shared/opContext';
 import { ID, sampleRows } from '@/data/store/sampleRows.test-support';
 import { openWith } from './planHome.test-support';
 

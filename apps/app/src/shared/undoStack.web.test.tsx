@@ -2,9 +2,9 @@ import 'fake-indexeddb/auto';
 import { act, fireEvent, screen, waitFor } from '@testing-library/react';
 import { Pressable, Text } from 'react-native';
 import { openWith, queued } from './planHome.test-support';
-import { useHousehold } from '@/home/HouseholdProvider';
+import { useHousehold } from '@/shared/HouseholdProvider';
 import { ID, sampleRows } from '@/data/store/sampleRows.test-support';
-import { useUndoStack } from '@/home/useUndoStack';
+import { useUndoStack } from '@/shared/useUndoStack';
 
 /** Names a room one, two, three, and takes that back. */
 function Naming() {
