@@ -149,6 +149,7 @@ function OneThing({
       borderWidth={1}
       borderColor="$color"
       borderRadius={14}
+      maxWidth={640}
       backgroundColor="$background"
       testID="assess-thing"
     >
