@@ -14,6 +14,8 @@ import { measuredRows } from './measuredRows.test-support';
 
 // A busy machine is slow to draw; waiting longer loosens nothing.
 configure({ asyncUtilTimeout: 15_000 });
+// And a test may take as long as what it waits for.
+jest.setTimeout(20_000);
 
 const me = {
   accountId: 'a',
