@@ -7,9 +7,6 @@ import { HouseholdStore, type RunOutcome, type Snapshot } from '@/data/store/Hou
 import { browserPorts } from '@/data/sync/browserPorts';
 import { SyncEngine, type Connection } from '@/data/sync/SyncEngine';
 
-/** The home is indexed, and retired rows are read, once the first screen has had time to be drawn. */
-const SHOWN_AFTER_MS = 1500;
-
 interface HouseholdContextValue {
   me: Me;
   store: HouseholdStore;
@@ -64,9 +61,7 @@ export function HouseholdProvider({
             data === 'nudge' ? engine.wake() : void fresh.rereadQueue();
         }
         sync.start();
-        setTimeout(() => {
-          if (!cancelled) void fresh.prepare().then(() => (cancelled ? undefined : fresh.loadAside()));
-        }, SHOWN_AFTER_MS);
+        void fresh.prepare().then(() => (cancelled ? undefined : fresh.loadAside()));
         setEngine(sync);
         setStore(fresh);
       },

@@ -36,6 +36,11 @@ export function withoutDoubles(found: readonly Found[]): Found[] {
 
 /** Fewer rows than these are indexed at once when something is asked for. */
 const AT_ONCE = 100;
+/** A row that came, and its words once somebody has asked. */
+interface Waiting {
+  named: NamedRow;
+  words: readonly string[] | null;
+}
 type NamedRow = Extract<TaggedRow, { entity: 'item' | 'space' | 'shelf' | 'bin' }>;
 const textOf = ({ entity, row }: NamedRow): string =>
   entity === 'item' ? [row.name, ...row.synonyms, ...row.tags].join(' ') : row.name;
@@ -61,7 +66,7 @@ export class HouseholdFinder {
   private readonly tagged = new Map<string, Set<string>>();
   private readonly tagsOf = new Map<string, readonly string[]>();
   /** Rows that came and are not in the index yet; and items not yet among the names. */
-  private readonly waiting = new Map<string, NamedRow>();
+  private readonly waiting = new Map<string, Waiting>();
   private readonly unnamed = new Map<string, ItemRow>();
 
   constructor(private readonly state: HouseholdState) {}
@@ -70,7 +75,7 @@ export class HouseholdFinder {
   update({ entity, row }: TaggedRow): void {
     if (entity === 'item') this.unnamed.set(row.id, row);
     if (entity === 'item' || entity === 'space' || entity === 'shelf' || entity === 'bin')
-      this.waiting.set(row.id, { entity, row } as NamedRow);
+      this.waiting.set(row.id, { named: { entity, row } as NamedRow, words: null });
   }
 
   /** The things by name, as the reader of lines wants them. */
@@ -91,7 +96,7 @@ export class HouseholdFinder {
   /** @returns how many more it could have taken */
   private enterSome(most: number): number {
     let left = most;
-    for (const [id, named] of this.waiting) {
+    for (const [id, { named }] of this.waiting) {
       if (left <= 0) return 0;
       left--;
       this.waiting.delete(id);
@@ -162,9 +167,11 @@ export class HouseholdFinder {
       const one = this.waiting.has(id) ? null : this.describe(id, score, query);
       if (one) found.push(one);
     }
-    for (const named of this.waiting.values()) {
+    for (const waits of this.waiting.values()) {
+      const { named } = waits;
       if (named.row.retired) continue;
-      const words = foldedWords(textOf(named));
+      // Each key asks again: a row's words are made out once.
+      const words = (waits.words ??= foldedWords(textOf(named)));
       if (!asked.every((one) => words.some((word) => word.startsWith(one)))) continue;
       const one = this.describe(named.row.id, 1, query);
       if (one) found.push(one);

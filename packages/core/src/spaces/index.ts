@@ -8,5 +8,5 @@ export {
   shelfKindsOf,
   USUAL_SHELVES,
 } from './newSpace';
-export { describeShelf, isInFreezer, placePath } from './placePath';
+export { describeShelf, isInFreezer, placePath, type PlacePath } from './placePath';
 export { nooksWithin, opsForMovingBin, opsForRetiringNook, placeOf } from './relocate';

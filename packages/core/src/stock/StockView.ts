@@ -180,7 +180,8 @@ export class StockView implements RowView {
     }
   }
 
-  private settle(): void {
+  /** Works in what has changed. Asking does it as well; called on the way it spreads the work of reading a home. */
+  settle(): void {
     const { changedLots, changedItems, itemsToCount, state } = this;
     if (changedLots.size === 0 && changedItems.size === 0 && itemsToCount.size === 0) return;
     for (const id of changedItems) this.settleItem(id, true);

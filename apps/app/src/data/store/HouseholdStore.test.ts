@@ -14,7 +14,8 @@ import {
 } from '@ours/core';
 import { v7 as uuidv7 } from 'uuid';
 import { forgetDeviceDb, openDeviceDb } from './deviceDb';
-import { HouseholdStore, placeThatIsGone } from './HouseholdStore';
+import { HouseholdStore } from './HouseholdStore';
+import { placeThatIsGone } from './placeThatIsGone';
 import { ID, lotRow, sampleRows } from './sampleRows.test-support';
 
 const context = () => ({ newId: () => uuidv7(), now: new Date().toISOString(), today: '2026-11-24' });

@@ -1,24 +1,23 @@
 import type { ChangePage, CommandAnswer } from '@ours/contracts';
 import {
   alignClock,
-  applyCommand,
-  HouseholdFinder,
-  HouseholdState,
   invertCommand,
-  LotJournal,
   opsElsewhere,
+  stockOf,
   type Actor,
   type Command,
-  type LedgerEvent,
-  type LotRow,
+  type Found,
+  type HouseholdFinder,
+  type HouseholdState,
   type Op,
   type Refusal,
-  type TaggedRow,
 } from '@ours/core';
 import { v7 as uuidv7 } from 'uuid';
 import {
   openDeviceDb,
   readAside,
+  readLots,
+  readNamed,
   readStored,
   START,
   startAnew,
@@ -28,6 +27,10 @@ import {
   type Position,
   type QueuedCommand,
 } from './deviceDb';
+import { untilIdle } from './idle';
+import { placeThatIsGone } from './placeThatIsGone';
+import { findWithLots } from './findWithLots';
+import { RowLayers } from './RowLayers';
 import { loadRules, type Rules } from '@/data/api/loadRules';
 
 /** Beyond what core and the wire say: this device could not keep the change. */
@@ -46,26 +49,21 @@ let wire: Rules | null = null;
 const loadWire = async (): Promise<Rules> => (wire ??= await loadRules());
 
 const ANYBODY: Actor = { role: 'adult', personId: null };
-/** Rows, and the pause after them in which the person's own doings are answered. */
-const INDEXED_AT_ONCE = 100;
-const INDEX_EVERY_MS = 16;
+/** A home of more lots is shown in part while they are read: all at once they would take longer than anybody waits. */
+const LOTS_AT_ONCE = 2000;
+const INDEXED_AT_ONCE = 50;
 /** Smaller differences between two clocks are the time a message takes. */
 const CLOCK_TOLERANCE_MS = 2000;
 
 /**
  * One household on this device. `state` is what screens show: the rows the server has numbered, with the waiting
- * commands applied on top. A change touches only the rows it is about, however large the home is. Whatever reads or
- * changes the device's data waits its turn, so that nothing reads the queue while it is being written.
+ * commands applied on top. Whatever reads or changes the device's data waits its turn, so that nothing reads the queue while it
+ * is being written.
+ *
+ * A large home is open before all its lots are read: until `isWhole` only `findEarly` knows how many there are of what it finds.
  */
 export class HouseholdStore {
-  state = new HouseholdState();
-  finder = new HouseholdFinder(this.state);
-  /** By id, as the server has them. */
-  private numbered = new Map<string, TaggedRow>();
-  private overlaid = new Map<string, TaggedRow>();
-  private readonly journal = new LotJournal();
-  /** Ledger events of the waiting commands, as aligned, by lot: what lies over the numbered rows. */
-  private waitingEvents = new Map<string, LedgerEvent[]>();
+  private layers: RowLayers;
   private queue: QueuedCommand[] = [];
   /** Applied, and on their way into the device's data. */
   private readonly notKept = new Set<QueuedCommand>();
@@ -75,6 +73,8 @@ export class HouseholdStore {
   private shown: Snapshot | null = null;
   private clockOffsetMs = 0;
   private turn: Promise<unknown> = Promise.resolve();
+  private wholeNow = true;
+  private readingLots: Promise<void> = Promise.resolve();
   /** The last attempt to keep something failed, or the browser has taken the data away. */
   private lost = false;
   device = '';
@@ -82,12 +82,27 @@ export class HouseholdStore {
   private constructor(
     readonly householdId: string,
     private readonly by: Actor,
-  ) {}
+    private readonly lotsAtOnce: number,
+  ) {
+    this.layers = new RowLayers(by);
+  }
   private db!: DeviceDb;
 
-  /** Loads everything once; from then on reading is from memory. */
-  static async open(householdId: string, by: Actor = ANYBODY): Promise<HouseholdStore> {
-    const store = new HouseholdStore(householdId, by);
+  get state(): HouseholdState {
+    return this.layers.state;
+  }
+
+  get finder(): HouseholdFinder {
+    return this.layers.finder;
+  }
+
+  /** Loads the home; from then on reading is from memory. With more lots than are read at once they follow by themselves. */
+  static async open(
+    householdId: string,
+    by: Actor = ANYBODY,
+    { lotsAtOnce = LOTS_AT_ONCE }: { lotsAtOnce?: number } = {},
+  ): Promise<HouseholdStore> {
+    const store = new HouseholdStore(householdId, by, lotsAtOnce);
     store.db = await openDeviceDb(householdId, () => {
       store.lost = true;
       store.tell();
@@ -97,39 +112,76 @@ export class HouseholdStore {
   }
 
   private async load(): Promise<void> {
-    const { rows, queue, position, device, clockOffsetMs } = await readStored(this.db);
-    this.state = new HouseholdState();
-    this.state.ledgerOf = (lotId) =>
-      this.journal.history(lotId, this.numberedLot(lotId), this.waitingEvents.get(lotId) ?? []);
-    this.finder = new HouseholdFinder(this.state);
-    this.numbered = new Map();
-    this.overlaid = new Map();
-    this.journal.clear();
-    for (const row of rows) this.putNumbered(row);
+    const { rows, queue, position, device, clockOffsetMs, lotsFollow } = await readStored(this.db, this.lotsAtOnce);
+    this.layers = new RowLayers(this.by);
+    for (const row of rows) this.layers.put(row);
     Object.assign(this, { position, queue: this.withNotKept(queue), device, clockOffsetMs });
+    this.wholeNow = !lotsFollow;
+    if (lotsFollow) {
+      for (const row of await readNamed(this.db, this.queue)) this.layers.put(row);
+      this.readingLots = this.inTurn(() => this.readRest());
+    }
     this.replay();
   }
 
+  /** Whether all that is in the home is known here. */
+  get isWhole(): boolean {
+    return this.wholeNow;
+  }
+
+  /** Reads the lots some at a time, and says so when all are there. */
+  private async readRest(): Promise<void> {
+    const { layers } = this;
+    const stock = stockOf(layers.state);
+    try {
+      await readLots(this.db, (rows) => {
+        for (const row of rows) if (!layers.has(row.row.id)) layers.put(row);
+        // What lists show is made up on the way, not all at once at the end.
+        stock.settle();
+      });
+    } catch {
+      // Closed in the meantime: nobody looks at it any more. Taken away by the browser: that has been said.
+      return;
+    }
+    this.wholeNow = true;
+    this.replay();
+    this.tell();
+  }
+
   /**
-   * What the first screen does without: fetches what checks commands, and indexes the home for finding, bit by bit; says so at the
-   * end, for what is written wrong is found from then on.
+   * Finds in a home that is not whole yet: the lots of what is found are read for it.
+   * @returns as the finder answers
+   */
+  async findEarly(query: string, limit: number): Promise<Found[]> {
+    return findWithLots(this.db, this.layers, {
+      query,
+      limit,
+      replay: () => this.replay(),
+      isWhole: () => this.wholeNow,
+    });
+  }
+
+  /**
+   * What the first screen does without: fetches what checks commands, and indexes the home for finding, bit by bit, while the
+   * person does nothing; says so at the end, for what is written wrong is found from then on.
    */
   async prepare(): Promise<void> {
+    await this.readingLots;
+    await untilIdle();
     // Offline and not kept by the service worker it fails here, and is tried again with the first command.
     void loadWire().catch(() => undefined);
     const { finder } = this;
     if (!finder.indexSome(0)) return;
-    while (this.finder === finder && finder.indexSome(INDEXED_AT_ONCE))
-      await new Promise((done) => setTimeout(done, INDEX_EVERY_MS));
+    while (this.finder === finder && finder.indexSome(INDEXED_AT_ONCE)) await untilIdle();
     this.tell();
   }
 
   /** Reads what was set aside when the home was opened. What the feed has said of a row by then is newer. */
   async loadAside(): Promise<void> {
-    const { state } = this;
+    const { layers } = this;
     try {
       await readAside(this.db, (rows) => {
-        if (this.state === state) for (const row of rows) if (!this.numbered.has(row.row.id)) this.putNumbered(row);
+        if (this.layers === layers) for (const row of rows) if (!layers.has(row.row.id)) layers.put(row);
       });
     } catch {
       // Closed in the meantime, or the browser has taken the data away: nothing that is shown depends on these rows.
@@ -137,7 +189,7 @@ export class HouseholdStore {
     }
     // A waiting command may bring one of them back.
     await this.inTurn(async () => {
-      if (this.state !== state || this.queue.length === 0) return;
+      if (this.layers !== layers || this.queue.length === 0) return;
       this.replay();
       this.tell();
     });
@@ -201,6 +253,8 @@ export class HouseholdStore {
    * state again and nothing has happened.
    */
   async run(intent: string, ops: Op[], undoes: string | null = null): Promise<RunOutcome> {
+    // What a command may do depends on all that is there.
+    if (!this.wholeNow) await this.readingLots;
     const now = new Date().toISOString();
     const command: Command = { id: uuidv7(), intent, occurredAt: now, ops, undoes };
     // What cannot be checked here is checked by the server.
@@ -208,7 +262,7 @@ export class HouseholdStore {
     const checked = rules?.check(rules.commandSchema, command);
     if (checked?.ok === false) return { ok: false, refusal: { kind: 'not_accepted', detail: checked.problem } };
     const aligned = this.aligned(command);
-    const applied = applyCommand(this.state, aligned, { seq: 0, by: this.by });
+    const applied = this.layers.tried(aligned);
     if (!applied.ok) return { ok: false, refusal: applied.refusal };
     const undo = invertCommand(this.state, command, { newId: () => uuidv7(), now });
     // The fraction keeps two tabs of one device from choosing the same key in the same millisecond.
@@ -216,7 +270,7 @@ export class HouseholdStore {
     const queued: QueuedCommand = { at, command, seq: null, refusal: null };
     this.queue.push(queued);
     this.notKept.add(queued);
-    this.overlay(applied.changed, aligned);
+    this.layers.lay(applied.changed, aligned);
     this.tell();
     return this.inTurn(async () => {
       try {
@@ -249,8 +303,8 @@ export class HouseholdStore {
       const done = this.queue.filter((queued) => queued.seq !== null && queued.seq <= seq);
       // What cannot be kept is shown all the same, and read again when the app opens the next time.
       await this.tryToKeep(storePage(this.db, page, position, done));
-      this.settleJournal(page.rows, done);
-      for (const row of page.rows) this.putNumbered(row);
+      this.layers.settle(page.rows, this.alignedOf(done));
+      for (const row of page.rows) this.layers.put(row);
       this.position = position;
       this.queue = this.queue.filter((queued) => !done.includes(queued));
       if (page.rows.length > 0 || done.length > 0) this.replay();
@@ -357,80 +411,17 @@ export class HouseholdStore {
     return aligned!;
   }
 
-  /** Tells the journal which of this device's events the numbered rows of a page include. */
-  private settleJournal(rows: readonly TaggedRow[], done: readonly QueuedCommand[]): void {
-    const events = new Map<string, LedgerEvent[]>();
-    for (const { command } of done) noteEvents(events, this.aligned(command));
-    for (const tagged of rows) {
-      if (tagged.entity !== 'lot') continue;
-      const before = this.numberedLot(tagged.row.id);
-      if (before && before.seq > tagged.row.seq) continue;
-      this.journal.settle(tagged.row.id, before, tagged.row, events.get(tagged.row.id) ?? []);
-    }
+  private alignedOf(queued: readonly QueuedCommand[]): Command[] {
+    return queued.map(({ command }) => this.aligned(command));
   }
 
-  private numberedLot(id: string): LotRow | null {
-    const tagged = this.numbered.get(id);
-    return tagged?.entity === 'lot' ? tagged.row : null;
-  }
-
-  private putNumbered(tagged: TaggedRow): void {
-    const here = this.numbered.get(tagged.row.id)?.row;
-    // Two tabs read the feed: a page may come after one that another tab was faster with.
-    if (here && here.seq > tagged.row.seq) return;
-    this.numbered.set(tagged.row.id, tagged);
-    if (!this.overlaid.has(tagged.row.id)) this.show(tagged);
-  }
-
-  private show(tagged: TaggedRow): void {
-    this.state.put(tagged);
-    this.finder.update(tagged);
-  }
-
-  private overlay(rows: readonly TaggedRow[], command: Command): void {
-    noteEvents(this.waitingEvents, command);
-    for (const tagged of rows) {
-      this.overlaid.set(tagged.row.id, tagged);
-      this.show(tagged);
-    }
-  }
-
-  /** Takes the overlay off and applies the waiting commands again to what the server has numbered. */
   private replay(): void {
-    for (const [id, { entity }] of this.overlaid) {
-      const numbered = this.numbered.get(id);
-      if (numbered) this.show(numbered);
-      else {
-        const gone = { entity, row: { ...this.state.get(entity, id), retired: true } } as TaggedRow;
-        this.finder.update(gone);
-        this.state.forget(entity, id);
-      }
-    }
-    this.overlaid = new Map();
-    this.waitingEvents = new Map();
-    for (const { command, refusal, seq } of this.queue) {
-      if (refusal !== null || (seq !== null && seq <= this.seq)) continue;
-      const aligned = this.aligned(command);
-      const applied = applyCommand(this.state, aligned, { seq: 0, by: this.by });
-      if (applied.ok) this.overlay(applied.changed, aligned);
-    }
+    const waiting = this.queue.filter(({ refusal, seq }) => refusal === null && (seq === null || seq > this.seq));
+    this.layers.replay(this.alignedOf(waiting));
   }
 
   private tell(): void {
     this.versionSeen++;
     for (const listener of this.listeners) listener();
   }
-}
-
-function noteEvents(into: Map<string, LedgerEvent[]>, { ops }: Command): void {
-  for (const op of ops) {
-    if (op.op === 'event') into.set(op.event.lotId, [...(into.get(op.event.lotId) ?? []), op.event]);
-  }
-}
-
-/** The place that a refused command was for and that is no longer there, or null when it was refused for something else. */
-export function placeThatIsGone(state: HouseholdState, refusal: Refusal | null): string | null {
-  if (refusal?.kind === 'retired') return ['space', 'shelf', 'bin'].includes(refusal.entity) ? refusal.id : null;
-  if (refusal?.kind !== 'parent_missing' || !['lot', 'line'].includes(refusal.entity)) return null;
-  return state.get('item', refusal.parentId) === undefined ? refusal.parentId : null;
 }

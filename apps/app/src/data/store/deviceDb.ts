@@ -2,10 +2,11 @@ import type { ChangePage } from '@ours/contracts';
 import type { Command, Refusal, TaggedRow } from '@ours/core';
 import { deleteDB, openDB, type DBSchema, type IDBPDatabase } from 'idb';
 import { v7 as uuidv7 } from 'uuid';
+import { aMoment, untilIdle } from './idle';
 
 /** Raise when the shape of the stored rows changes: the device then reads everything anew; the queue is kept. */
 const DATA_VERSION = 3;
-const DB_VERSION = 3;
+const DB_VERSION = 4;
 /** What was sent is kept this long, to be sent again to a server that was put back from a backup. */
 const SENT_KEPT_MS = 14 * 86_400_000;
 
@@ -20,7 +21,8 @@ export interface QueuedCommand {
 }
 
 interface Shape extends DBSchema {
-  rows: { key: [string, string]; value: TaggedRow };
+  /** `byItem`: the lots of a thing, without reading the others. */
+  rows: { key: [string, string]; value: TaggedRow; indexes: { byItem: string } };
   /** Rows that are gone for good in most homes: see `isAside`. Of two stores a row is only in one. */
   aside: { key: [string, string]; value: TaggedRow };
   queue: { key: number; value: QueuedCommand };
@@ -37,7 +39,7 @@ const nameOf = (householdId: string): string => `nook-${householdId}`;
  */
 export async function openDeviceDb(householdId: string, onLost: () => void = () => undefined): Promise<DeviceDb> {
   const db = await openDB<Shape>(nameOf(householdId), DB_VERSION, {
-    upgrade(fresh, from) {
+    upgrade(fresh, from, _to, tx) {
       if (from < 1) {
         fresh.createObjectStore('rows');
         fresh.createObjectStore('queue', { keyPath: 'at' });
@@ -45,6 +47,7 @@ export async function openDeviceDb(householdId: string, onLost: () => void = () 
       }
       if (from < 2) fresh.createObjectStore('sent', { keyPath: 'at' });
       if (from < 3) fresh.createObjectStore('aside');
+      if (from < 4) tx.objectStore('rows').createIndex('byItem', 'row.itemId');
     },
     // Another tab signs out or has a newer version of the app: it must not have to wait for this one.
     blocking(_current, _blocked, event) {
@@ -64,23 +67,57 @@ export async function openDeviceDb(householdId: string, onLost: () => void = () 
  */
 const isAside = ({ entity, row }: TaggedRow): boolean => row.retired && (entity === 'lot' || entity === 'line');
 
-/** Reads the rows set aside, some at a time, so that what the person does comes in between. */
-export async function readAside(db: DeviceDb, take: (rows: TaggedRow[]) => void): Promise<void> {
-  let after: IDBKeyRange | null = null;
+type RowStore = 'rows' | 'aside';
+type RowKeys = [string, string];
+/** Every key of one kind of rows: a list comes after every text. */
+const LOTS = IDBKeyRange.bound(['lot'], ['lot', []]);
+
+/** Reads rows some at a time, so that what the person does comes in between. */
+async function readInParts(
+  db: DeviceDb,
+  from: { store: RowStore; range: IDBKeyRange | null; atOnce: number; between: () => Promise<void> },
+  take: (rows: TaggedRow[]) => void,
+): Promise<void> {
+  let range = from.range;
   for (;;) {
-    const tx = db.transaction('aside');
-    const [rows, keys] = await Promise.all([
-      tx.store.getAll(after, ROWS_AT_ONCE),
-      tx.store.getAllKeys(after, ROWS_AT_ONCE),
-    ]);
+    const store = db.transaction(from.store).objectStore(from.store);
+    const [rows, keys] = await Promise.all([store.getAll(range, from.atOnce), store.getAllKeys(range, from.atOnce)]);
     take(rows);
-    if (rows.length < ROWS_AT_ONCE) return;
-    after = IDBKeyRange.lowerBound(keys.at(-1)!, true);
-    await new Promise((done) => setTimeout(done, BETWEEN_MS));
+    if (rows.length < from.atOnce) return;
+    const last = keys.at(-1)! as RowKeys;
+    range = from.range ? IDBKeyRange.bound(last, from.range.upper, true) : IDBKeyRange.lowerBound(last, true);
+    await from.between();
   }
 }
-const ROWS_AT_ONCE = 400;
-const BETWEEN_MS = 30;
+
+/** Reads the rows set aside, while the person does nothing. */
+export const readAside = (db: DeviceDb, take: (rows: TaggedRow[]) => void): Promise<void> =>
+  readInParts(db, { store: 'aside', range: null, atOnce: ASIDE_AT_ONCE, between: untilIdle }, take);
+
+/** Reads all lots that are not set aside; somebody waits for them. */
+export const readLots = (db: DeviceDb, take: (rows: TaggedRow[]) => void): Promise<void> =>
+  readInParts(db, { store: 'rows', range: LOTS, atOnce: LOTS_AT_ONCE, between: aMoment }, take);
+
+/** The rows that belong to some items: their lots, and what else names an item. */
+export async function readLotsOf(db: DeviceDb, itemIds: readonly string[]): Promise<TaggedRow[]> {
+  const index = db.transaction('rows').store.index('byItem');
+  return (await Promise.all(itemIds.map((id) => index.getAll(id)))).flat();
+}
+
+/** The lots that waiting commands are about. */
+export async function readNamed(db: DeviceDb, queue: readonly QueuedCommand[]): Promise<TaggedRow[]> {
+  const ids = new Set<string>();
+  for (const { command } of queue)
+    for (const op of command.ops) {
+      if (op.op === 'event') ids.add(op.event.lotId);
+      else if (op.entity === 'lot') ids.add(op.id);
+    }
+  const { store } = db.transaction('rows');
+  const read = await Promise.all([...ids].map((id) => store.get(['lot', id])));
+  return read.flatMap((row) => row ?? []);
+}
+const ASIDE_AT_ONCE = 200;
+const LOTS_AT_ONCE = 250;
 
 export const forgetDeviceDb = (householdId: string): Promise<void> => deleteDB(nameOf(householdId));
 
@@ -98,24 +135,32 @@ export interface StoredHousehold {
   position: Position;
   device: string;
   clockOffsetMs: number;
+  /** The home has more lots than were to be read at once: none is among the rows. */
+  lotsFollow: boolean;
 }
 
-export async function readStored(db: DeviceDb): Promise<StoredHousehold> {
+/** @param lotsAtOnce with more lots than these they are left for `readLots` */
+export async function readStored(db: DeviceDb, lotsAtOnce = Infinity): Promise<StoredHousehold> {
   const tx = db.transaction(['rows', 'queue', 'meta']);
   const meta = tx.objectStore('meta');
-  const [rows, queue, position, device, offset] = await Promise.all([
-    tx.objectStore('rows').getAll(),
+  const stored = tx.objectStore('rows');
+  const lotsFollow = (await stored.count(LOTS)) > lotsAtOnce;
+  const [before, lots, after, queue, position, device, offset] = await Promise.all([
+    stored.getAll(IDBKeyRange.upperBound(LOTS.lower, true)),
+    lotsFollow ? [] : stored.getAll(LOTS),
+    stored.getAll(IDBKeyRange.lowerBound(LOTS.upper, true)),
     tx.objectStore('queue').getAll(),
     meta.get('position'),
     meta.get('device'),
     meta.get('clockOffsetMs'),
   ]);
   return {
-    rows,
+    rows: [...before, ...lots, ...after],
     queue,
     position: (position as Position | undefined) ?? START,
     device: device as string,
     clockOffsetMs: Number(offset ?? 0),
+    lotsFollow,
   };
 }
 

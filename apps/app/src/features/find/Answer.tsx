@@ -16,14 +16,14 @@ import { useHousehold } from '@/shared/HouseholdProvider';
 import { opContext, today } from '@/shared/opContext';
 import { useRunCommand } from '@/shared/useRunCommand';
 import { Button } from '@/kit/press/Button';
-import { Plate } from '@/kit/text/Plate';
 import { useContentWidth } from '@/kit/layout/useContentWidth';
-import { Small, Strong, Title } from '@/kit/text/Text';
+import { Small } from '@/kit/text/Text';
 import { ItemDialog, LotDialog } from '@/features/stock';
 import { amountWords, dueWords, lotAmountWords, onHandWords } from '@/features/stock/words';
 import { drawingScale, OpenDoorView, useFront, type Front } from '@/features/drawing';
 import { summaryWords } from '@/features/drawing/words';
 import { namesWords } from '@/features/spaces/words';
+import { AnswerHead } from './AnswerHead';
 
 /** The answer to "where is it?": what, how many, until when, the way there, and the drawing with the bin lit. */
 export function Answer({ found, query }: { found: Found; query: string }) {
@@ -133,18 +133,7 @@ function Card({
       backgroundColor="$background"
       overflow="hidden"
     >
-      <YStack padding={14} gap={4}>
-        <XStack gap={10} alignItems="flex-start">
-          <YStack flex={1}>
-            <Title aria-level={2}>{title}</Title>
-            <Small fontSize={16} lineHeight={22}>
-              {sub}
-            </Small>
-          </YStack>
-          {path ? <Plate code={path.code} large /> : null}
-        </XStack>
-        {path ? <Strong testID="way">{path.steps.join(' › ')}</Strong> : <Small>It has no place now.</Small>}
-      </YStack>
+      <AnswerHead title={title} sub={sub} path={path} />
       {front ? <Drawing front={front} litId={litId} width={width} maxHeight={gtMd ? 460 : 350} /> : null}
       <YStack padding={14} gap={10}>
         {children}

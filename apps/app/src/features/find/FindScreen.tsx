@@ -16,9 +16,12 @@ import { Heading, Small, Text } from '@/kit/text/Text';
 import { SpaceCard } from '@/features/spaces';
 import { DueRow, LowRow } from '@/features/stock';
 import { Answer } from './Answer';
+import { EarlyResults } from './EarlyResults';
 import { FoundRow } from './FoundRow';
+import { NothingFound } from './NothingFound';
 
 const SHOWN = 5;
+const MOST_FOUND = 30;
 
 /** The opening screen: the field, what to use first, what runs out, where one was; answers at every keystroke. */
 export function FindScreen() {
@@ -29,7 +32,7 @@ export function FindScreen() {
   const input = useRef<TextInput>(null);
   // The field is drawn first; the answers follow, and a key that comes meanwhile goes before them.
   const asked = useDeferredValue(query);
-  const found = useHousehold(({ store }) => withoutDoubles(store.finder.find(asked, 30)));
+  const isWhole = useHousehold(({ store }) => store.isWhole);
   const name = useHousehold(({ state }) => state.get('household', me.householdId)?.name ?? me.householdName);
 
   useEffect(() => {
@@ -76,10 +79,12 @@ export function FindScreen() {
           testID="find"
         />
       </YStack>
-      {asked.trim() === '' ? (
+      {!isWhole ? (
+        <EarlyResults query={asked} />
+      ) : asked.trim() === '' ? (
         <Overview />
       ) : (
-        <Results found={found} query={asked} chosen={chosen} onChoose={setChosen} />
+        <Results query={asked} chosen={chosen} onChoose={setChosen} />
       )}
     </Screen>
   );
@@ -88,30 +93,19 @@ export function FindScreen() {
 const idOf = (one: Found): string => (one.kind === 'item' ? one.item.id : one.nookId);
 
 const Results = memo(function Results({
-  found,
   query,
   chosen,
   onChoose,
 }: {
-  found: readonly Found[];
   query: string;
   chosen: string | null;
   onChoose: (id: string) => void;
 }) {
   const { gtMd } = useMedia();
+  const found = useHousehold(({ store }) => withoutDoubles(store.finder.find(query, MOST_FOUND)));
   const listed = useDeferredValue(found);
   const first = found.find((one) => idOf(one) === chosen) ?? found[0];
-  if (!first) {
-    return (
-      <YStack padding={16} gap={6}>
-        <Heading>Nothing is called “{query.trim()}”.</Heading>
-        <Text color="$second">
-          Try another word for it, a #tag or the code on the bin. What you find under another name can get this one as a
-          second name.
-        </Text>
-      </YStack>
-    );
-  }
+  if (!first) return <NothingFound query={query} />;
   const rows = <OtherAnswers found={listed} first={first} keepFirst={gtMd} onChoose={onChoose} />;
   if (gtMd) {
     return (

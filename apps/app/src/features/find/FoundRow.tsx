@@ -7,7 +7,15 @@ import { Plate } from '@/kit/text/Plate';
 import { dueMark, onHandWords } from '@/features/stock/words';
 
 /** One more answer, as a line. */
-export function FoundRow({ found, onPress, selected }: { found: Found; onPress: () => void; selected: boolean }) {
+export function FoundRow({
+  found,
+  onPress,
+  selected = false,
+}: {
+  found: Found;
+  onPress?: () => void;
+  selected?: boolean;
+}) {
   const nookId = found.kind === 'nook' ? found.nookId : found.lots[0]?.nookId;
   const place = useHousehold(({ state }) => (nookId === undefined ? null : placePath(state, nookId)));
   if (found.kind === 'nook') {
@@ -16,7 +24,7 @@ export function FoundRow({ found, onPress, selected }: { found: Found; onPress: 
       <ListRow
         title={name}
         detail={place?.steps.slice(0, -1).join(' › ')}
-        onPress={onPress}
+        {...(onPress ? { onPress } : {})}
         selected={selected}
         right={place ? <Plate code={place.code} /> : null}
       />
@@ -28,7 +36,7 @@ export function FoundRow({ found, onPress, selected }: { found: Found; onPress: 
     <ListRow
       title={found.item.name}
       detail={`${onHandWords(found.lots, found.item)}${where}`}
-      onPress={onPress}
+      {...(onPress ? { onPress } : {})}
       selected={selected}
       right={
         <>

@@ -1,4 +1,4 @@
-import { Redirect } from 'expo-router';
+import { Redirect, usePathname } from 'expo-router';
 import type { ReactNode } from 'react';
 import { YStack } from 'tamagui';
 import { HouseholdProvider, useHousehold, useHouseholdContext } from '@/shared/HouseholdProvider';
@@ -38,11 +38,20 @@ export function Gate({ children }: { children: ReactNode }) {
     <HouseholdProvider key={me.householdId} me={me} loading={<Loading />} failed={<Failed />}>
       <FirstRead>
         <ScreenCorner.Provider value={<SyncState />}>
-          <Shell>{children}</Shell>
+          <Shell>
+            <WholeHome>{children}</WholeHome>
+          </Shell>
         </ScreenCorner.Provider>
       </FirstRead>
     </HouseholdProvider>
   );
+}
+
+/** Finding works before a large home is read; what counts and lists has to wait for all of it. */
+function WholeHome({ children }: { children: ReactNode }) {
+  const isWhole = useHousehold(({ store }) => store.isWhole);
+  const path = usePathname();
+  return isWhole || path === '/' ? <>{children}</> : <Loading />;
 }
 
 /** On a new device there is nothing to show until the home has been read once. */

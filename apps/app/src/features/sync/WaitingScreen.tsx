@@ -3,7 +3,7 @@ import { useState } from 'react';
 import { XStack, YStack } from 'tamagui';
 import type { QueuedCommand } from '@/data/store/deviceDb';
 import { useHousehold, useHouseholdContext } from '@/shared/HouseholdProvider';
-import { placeThatIsGone } from '@/data/store/HouseholdStore';
+import { placeThatIsGone } from '@/data/store/placeThatIsGone';
 import { refusalWords } from '@/shared/refusalWords';
 import { useSession } from '@/shared/SessionProvider';
 import { NookPicker } from '@/shared/NookPicker';
