@@ -4,7 +4,8 @@ import { BIN_LOOK_WORDS } from '@/features/spaces/words';
 import { useHome } from '@/shared/useHome';
 import { useRunCommand } from '@/shared/useRunCommand';
 import { choicesOf } from '@/kit/form/Choices';
-import { FormDialog, type Input } from '@/kit/form/FormDialog';
+import { FormDialog } from '@/kit/form/FormDialog';
+import type { Input } from '@/kit/form/inputs';
 import { Button } from '@/kit/press/Button';
 
 const figure = (label: string, hint?: string): Input => ({ label, narrow: true, ...(hint ? { hint } : {}) });

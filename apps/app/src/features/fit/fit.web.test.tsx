@@ -63,7 +63,7 @@ describe('what is said of a plan', () => {
 });
 
 describe('a floor whose bins can be taken hold of', () => {
-  it('has a named handle for each bin and tells which one was chosen', () => {
+  it('has a named handle for each bin and tells which one was chosen', async () => {
     const chosen = jest.fn();
     const { places } = fitContainer(shape(3000, 3900, 2000), room);
     renderWith(
@@ -84,7 +84,8 @@ describe('a floor whose bins can be taken hold of', () => {
         onDrag={jest.fn()}
       />,
     );
-    expect(screen.getAllByRole('button').map((one) => one.getAttribute('aria-label'))).toEqual([
+    const handles = await screen.findAllByRole('button');
+    expect(handles.map((one) => one.getAttribute('aria-label'))).toEqual([
       'A1, lanterns',
       'A2, lanterns, locked',
       'A3, lanterns',

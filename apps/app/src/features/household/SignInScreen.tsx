@@ -3,15 +3,44 @@ import { PASSWORD_LEAST } from '@ours/contracts/wire';
 import { useQuery } from '@tanstack/react-query';
 import { useRouter } from 'expo-router';
 import { useState } from 'react';
-import { Controller, useForm } from 'react-hook-form';
 import { ScrollView, YStack } from 'tamagui';
 import { api, ProblemAnswer } from '@/data/api/api';
 import { useSession } from '@/shared/SessionProvider';
+import { Problem } from '@/kit/feedback/Problem';
 import { Button } from '@/kit/press/Button';
 import { Choices } from '@/kit/form/Choices';
-import { Field } from '@/kit/form/Field';
+import { Form } from '@/kit/form/Form';
+import type { Input } from '@/kit/form/inputs';
 import { Small, Title, Text } from '@/kit/text/Text';
-import { signInResolver, type SignInValues, type Way } from './signInRules';
+import { wrongAtSignIn, type SignInValues, type Way } from './signInRules';
+
+const EMPTY: Record<keyof SignInValues, string> = {
+  name: '',
+  email: '',
+  password: '',
+  householdName: '',
+  invitation: '',
+};
+const ASKED: Readonly<Record<Way, readonly (keyof SignInValues)[]>> = {
+  in: ['email', 'password'],
+  new: ['name', 'householdName', 'email', 'password'],
+  join: ['name', 'invitation', 'email', 'password'],
+};
+const inputsOf = (way: Way): Record<keyof SignInValues, Input> => ({
+  name: { label: 'Your name', native: { autoComplete: 'name' } },
+  householdName: { label: 'Name of the home' },
+  invitation: {
+    label: 'Invitation code',
+    hint: 'Someone at home gets it under “Home and people”.',
+    native: { autoCapitalize: 'characters' },
+  },
+  email: { label: 'E-mail', native: { inputMode: 'email', autoCapitalize: 'none', autoComplete: 'email' } },
+  password: {
+    label: 'Password',
+    native: { secureTextEntry: true, autoComplete: way === 'in' ? 'current-password' : 'new-password' },
+    ...(way === 'in' ? {} : { hint: `At least ${PASSWORD_LEAST} characters.` }),
+  },
+});
 
 /** Signing in, starting a home, joining one, or looking at the demo home. */
 export function SignInScreen() {
@@ -24,11 +53,6 @@ export function SignInScreen() {
     queryKey: ['status'],
     queryFn: () => api<{ demo: boolean }>('GET', '/status'),
     retry: 1,
-  });
-  const { control, handleSubmit } = useForm<SignInValues>({
-    // The rules come when the form is sent: the page is shown without them.
-    resolver: signInResolver(way),
-    defaultValues: { name: '', email: '', password: '', householdName: '', invitation: '' },
   });
 
   const enter = async (path: string, body: unknown): Promise<void> => {
@@ -47,30 +71,12 @@ export function SignInScreen() {
       setBusy(false);
     }
   };
-  const submit = handleSubmit((values) => {
+  const submit = (values: SignInValues): Promise<void> => {
     if (way === 'in') return enter('/sessions', { email: values.email, password: values.password });
     const { name: called, email: address, password: secret } = values;
     const own = way === 'new' ? { householdName: values.householdName } : { invitation: values.invitation };
     return enter('/accounts', { name: called, email: address, password: secret, ...own });
-  });
-  const field = (key: keyof SignInValues, label: string, more: object = {}) => (
-    <Controller
-      key={key}
-      control={control}
-      name={key}
-      render={({ field: one, fieldState }) => (
-        <Field
-          label={label}
-          value={one.value}
-          onChangeText={one.onChange}
-          onBlur={one.onBlur}
-          problem={fieldState.error?.message}
-          onSubmitEditing={() => void submit()}
-          {...more}
-        />
-      )}
-    />
-  );
+  };
   return (
     <YStack flex={1} backgroundColor="$backgroundStrong" render="main">
       <ScrollView flex={1} keyboardShouldPersistTaps="handled">
@@ -101,31 +107,26 @@ export function SignInScreen() {
             value={way}
             onChange={setWay}
           />
-          {way === 'in' ? null : field('name', 'Your name', { autoComplete: 'name' })}
-          {way === 'new' ? field('householdName', 'Name of the home') : null}
-          {way === 'join'
-            ? field('invitation', 'Invitation code', {
-                autoCapitalize: 'characters',
-                hint: 'Someone at home gets it under “Home and people”.',
-              })
-            : null}
-          {field('email', 'E-mail', { inputMode: 'email', autoCapitalize: 'none', autoComplete: 'email' })}
-          {field('password', 'Password', {
-            secureTextEntry: true,
-            autoComplete: way === 'in' ? 'current-password' : 'new-password',
-            ...(way === 'in' ? {} : { hint: `At least ${PASSWORD_LEAST} characters.` }),
-          })}
-          {problem ? (
-            <Text role="alert" color="$late">
-              {problem}
-            </Text>
-          ) : null}
-          <Button
-            kind={status?.demo ? 'plain' : 'primary'}
-            disabled={busy}
-            label={{ in: 'Sign in', new: 'Start the home', join: 'Join the home' }[way]}
-            onPress={() => void submit()}
-          />
+          <Form
+            inputs={inputsOf(way)}
+            start={EMPTY}
+            check={(texts) => wrongAtSignIn(way, texts)}
+            onSubmit={(texts) => void submit(texts)}
+            late
+          >
+            {({ draw, submit: send }) => (
+              <YStack gap={20}>
+                {ASKED[way].map(draw)}
+                <Problem text={problem} />
+                <Button
+                  kind={status?.demo ? 'plain' : 'primary'}
+                  disabled={busy}
+                  label={{ in: 'Sign in', new: 'Start the home', join: 'Join the home' }[way]}
+                  onPress={() => send()}
+                />
+              </YStack>
+            )}
+          </Form>
           <Small>Everything you record stays on this device as well, so it opens without a signal.</Small>
         </YStack>
       </ScrollView>

@@ -1,6 +1,5 @@
 import { PASSWORD_LEAST } from '@ours/contracts/wire';
 import type { ObjectSchema, StringSchema } from 'joi';
-import type { Resolver } from 'react-hook-form';
 import { loadRules, type Rules } from '@/data/api/loadRules';
 
 /** Into an account, to a new home, or into a home by an invitation. */
@@ -60,9 +59,13 @@ function schemas({ Joi, signInSchema }: Rules): Record<Way, ObjectSchema<SignInV
   };
 }
 
-export const signInResolver =
-  (way: Way): Resolver<SignInValues> =>
-  async (values, context, options) => {
-    const rules = await loadRules();
-    return rules.joiResolver(schemas(rules)[way])(values, context, options as never) as never;
-  };
+/** What is wrong with what was written, by field. The rules come when the form is sent: the page is shown without them. */
+export async function wrongAtSignIn(
+  way: Way,
+  values: SignInValues,
+): Promise<Partial<Record<keyof SignInValues, string>>> {
+  const { error } = schemas(await loadRules())[way].validate(values, { abortEarly: false });
+  // Of one field the first thing that is wrong.
+  const found = [...(error?.details ?? [])].reverse();
+  return Object.fromEntries(found.map(({ path, message }) => [String(path[0]), message]));
+}

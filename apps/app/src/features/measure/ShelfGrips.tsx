@@ -1,9 +1,12 @@
-import { DndContext, KeyboardSensor, PointerSensor, useDraggable, useSensor, useSensors } from '@dnd-kit/core';
 import type { DrawnShelf, FrontView } from '@ours/core';
-import type { ReactNode } from 'react';
+import { Suspense, type ReactNode } from 'react';
 import { YStack } from 'tamagui';
+import { DragArea, Draggable } from '@/kit/drag';
 import { usePalette } from '@/kit/theme/usePalette';
 import { drawingScale } from '@/features/drawing';
+
+/** Pixels; a smaller move is none. */
+const MOVED_FROM = 2;
 
 interface Props {
   view: FrontView;
@@ -17,67 +20,51 @@ interface Props {
 
 /** Grips beside each shelf: drag one up or down, or with the arrow keys after Space. Typed figures always win. */
 export function ShelfGrips({ view, width, maxHeight, measures, onMove, children }: Props) {
-  const sensors = useSensors(
-    useSensor(PointerSensor, { activationConstraint: { distance: 4 } }),
-    useSensor(KeyboardSensor),
-  );
-  const { scale, top } = drawingScale(view, width, maxHeight, measures !== null);
+  const { scale, top, left } = drawingScale(view, width, maxHeight, measures !== null);
   const grips = view.hasLid
     ? []
     : view.shelves.filter(({ shelf }) => shelf.kind === 'shelf' || shelf.kind === 'drawer');
-  const left = drawingScale(view, width, maxHeight, measures !== null).left;
+  const move = (id: string, dy: number): void => {
+    const drawn = grips.find(({ shelf }) => shelf.id === id);
+    if (!drawn || Math.abs(dy) < MOVED_FROM) return;
+    const surface = view.inner.y + view.inner.height - (drawn.clear.y + drawn.clear.height);
+    onMove(id, surface - dy / scale);
+  };
   return (
-    <DndContext
-      autoScroll={false}
-      sensors={sensors}
-      onDragEnd={({ active, delta }) => {
-        const drawn = grips.find(({ shelf }) => shelf.id === active.id);
-        if (!drawn || Math.abs(delta.y) < 2) return;
-        const surface = view.inner.y + view.inner.height - (drawn.clear.y + drawn.clear.height);
-        onMove(String(active.id), surface - delta.y / scale);
-      }}
-    >
-      <YStack position="relative">
-        {children}
-        {grips.map((drawn) => (
-          <Grip
-            key={drawn.shelf.id}
-            drawn={drawn}
-            x={left + view.outer.width * scale}
-            y={top + (drawn.clear.y + drawn.clear.height) * scale}
-          />
-        ))}
-      </YStack>
-    </DndContext>
+    <Suspense fallback={children}>
+      <DragArea onEnd={(id, _dx, dy) => move(id, dy)}>
+        <YStack position="relative">
+          {children}
+          {grips.map((drawn) => (
+            <Grip
+              key={drawn.shelf.id}
+              drawn={drawn}
+              x={left + view.outer.width * scale}
+              y={top + (drawn.clear.y + drawn.clear.height) * scale}
+            />
+          ))}
+        </YStack>
+      </DragArea>
+    </Suspense>
   );
 }
 
 function Grip({ drawn, x, y }: { drawn: DrawnShelf; x: number; y: number }) {
   const palette = usePalette();
-  const { setNodeRef, listeners, attributes, transform } = useDraggable({ id: drawn.shelf.id });
   return (
-    <div
-      ref={setNodeRef}
-      {...attributes}
-      {...listeners}
-      aria-label={`Move shelf ${drawn.shelf.code}`}
-      style={{
-        position: 'absolute',
-        left: x - 24,
-        top: y - 22 + (transform?.y ?? 0),
-        width: 44,
-        height: 44,
-        display: 'flex',
-        alignItems: 'center',
-        justifyContent: 'center',
-        cursor: 'ns-resize',
-        touchAction: 'none',
-      }}
+    <Draggable
+      id={drawn.shelf.id}
+      label={`Move shelf ${drawn.shelf.code}`}
+      x={x - 24}
+      y={y - 22}
+      width={44}
+      height={44}
+      upright
     >
       <svg width={24} height={24} aria-hidden>
         <circle cx={12} cy={12} r={10.5} fill={palette.sheet} stroke={palette.green} strokeWidth={1.5} />
         <path d="M12 4l4 5h-8zM12 20l4-5h-8z" fill={palette.green} />
       </svg>
-    </div>
+    </Draggable>
   );
 }

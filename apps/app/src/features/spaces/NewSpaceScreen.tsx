@@ -1,29 +1,31 @@
 import {
   binNamesIn,
+  definitionOf,
   MOST_SHELVES,
   opsForNewSpace,
   opsFromPattern,
-  readLength,
+  readFieldText,
   shelfKindsOf,
   SPACE_KINDS,
   SPACE_PATTERNS,
   USUAL_SHELVES,
+  type AnyField,
   type NewSpace,
   type Op,
   type SpaceKind,
 } from '@ours/core';
 import { useRouter } from 'expo-router';
 import { memo, useMemo, useState } from 'react';
-import { Controller, useForm, type Resolver } from 'react-hook-form';
 import { XStack, YStack } from 'tamagui';
 import { v7 as uuidv7 } from 'uuid';
-import { loadRules } from '@/data/api/loadRules';
 import { emptySummary, OpenDoorView, previewOf } from '@/features/drawing';
 import { PATTERN_WORDS } from '@/features/measure/words';
 import { useHousehold, useHouseholdContext } from '@/shared/HouseholdProvider';
 import { useRunCommand } from '@/shared/useRunCommand';
 import { Choices } from '@/kit/form/Choices';
 import { Field } from '@/kit/form/Field';
+import { Form, type FormView } from '@/kit/form/Form';
+import { inputOf, mapped, type Input } from '@/kit/form/inputs';
 import { Stepper } from '@/kit/form/Stepper';
 import { Screen } from '@/kit/layout/Screen';
 import { useContentWidth } from '@/kit/layout/useContentWidth';
@@ -31,27 +33,22 @@ import { Button } from '@/kit/press/Button';
 import { Small, Strong } from '@/kit/text/Text';
 import { addedSpaceWords, shelfFieldWords, shelvesWord, SPACE_KIND_WORDS } from './words';
 
-interface Written {
-  name: string;
-  room: string;
-  width: string;
-  height: string;
-  depth: string;
-}
-const MEASURES = ['width', 'height', 'depth'] as const;
-const MEASURE_WORDS = { width: 'Wide', height: 'High', depth: 'Deep' } as const;
-
-const resolveWritten: Resolver<Written> = async (values, context, options) => {
-  const rules = await loadRules();
-  const name = (problem: string) => rules.Joi.string().trim().min(1).max(120).required().messages({ '*': problem });
-  const schema = rules.Joi.object<Written>({
-    name: name('Give the space a name, such as “Linen closet”.'),
-    room: name('Say which room it is in, such as “Stairs”.'),
-    width: rules.Joi.string().allow(''),
-    height: rules.Joi.string().allow(''),
-    depth: rules.Joi.string().allow(''),
-  });
-  return rules.joiResolver(schema)(values, context, options as never) as never;
+const MEASURES = ['widthTenthMm', 'heightTenthMm', 'depthTenthMm'] as const;
+type WrittenKey = 'name' | 'room' | (typeof MEASURES)[number];
+type Written = Record<WrittenKey, string>;
+/** The room is asked for by its name. */
+const fieldOf = (key: WrittenKey): AnyField =>
+  key === 'room' ? definitionOf('room').fields.name! : definitionOf('space').fields[key]!;
+const INPUTS: Record<WrittenKey, Input> = {
+  name: { label: 'What is it called?', placeholder: 'Linen closet' },
+  room: { label: 'In which room?', placeholder: 'Stairs' },
+  widthTenthMm: { label: 'Wide', narrow: true },
+  heightTenthMm: { label: 'High', narrow: true },
+  depthTenthMm: { label: 'Deep', narrow: true },
+};
+const NEEDED: Partial<Record<WrittenKey, string>> = {
+  name: 'Give the space a name, such as “Linen closet”.',
+  room: 'Say which room it is in, such as “Stairs”.',
 };
 
 /** From this width on the drawing stands beside the form. */
@@ -107,44 +104,46 @@ export function NewSpaceScreen() {
   const [bins, setBins] = useState<Readonly<Record<number, string>>>({});
   const [patternKey, setPatternKey] = useState('');
   const pattern = SPACE_PATTERNS.find(({ key }) => key === patternKey);
-  const { control, handleSubmit, setError, setValue, watch } = useForm<Written>({
-    resolver: resolveWritten,
-    defaultValues: { name: '', room: rooms[0]?.name ?? '', width: '', height: '', depth: '' },
-  });
-  const written = watch();
-
-  const measured = (of: string): number | null => {
-    const reading = of.trim() === '' ? null : readLength(of, unit);
-    return reading?.ok ? reading.tenthMm : null;
-  };
   const shelves = shelfKindsOf(kind, count);
-  const wanted: NewSpace = {
-    name: written.name.trim() || UNNAMED.name,
-    kind,
-    count,
-    widthTenthMm: measured(written.width),
-    heightTenthMm: measured(written.height),
-    depthTenthMm: measured(written.depth),
-    bins: shelves.map((_, at) => binNamesIn(bins[at] ?? '')),
+  const wantedOf = (texts: Written): NewSpace => {
+    const measured = (key: WrittenKey): number | null => {
+      const reading = readFieldText(fieldOf(key), texts[key], unit);
+      return reading.ok ? (reading.value as number | null) : null;
+    };
+    return {
+      name: texts.name.trim() || UNNAMED.name,
+      kind,
+      count,
+      widthTenthMm: measured('widthTenthMm'),
+      heightTenthMm: measured('heightTenthMm'),
+      depthTenthMm: measured('depthTenthMm'),
+      bins: shelves.map((_, at) => binNamesIn(bins[at] ?? '')),
+    };
+  };
+  const wrong = (texts: Written): Partial<Written> => {
+    const problems: Partial<Written> = {};
+    for (const key of Object.keys(INPUTS) as WrittenKey[]) {
+      // A pattern brings its own figures.
+      if (pattern && (MEASURES as readonly string[]).includes(key)) continue;
+      const reading = readFieldText(fieldOf(key), texts[key], unit);
+      if (!reading.ok) problems[key] = texts[key].trim() === '' ? (NEEDED[key] ?? reading.problem) : reading.problem;
+    }
+    return problems;
   };
 
-  const create = handleSubmit(async (values) => {
-    for (const key of MEASURES) {
-      const reading = values[key].trim() === '' ? null : readLength(values[key], unit);
-      if (reading?.ok === false && !pattern) return setError(key, { message: reading.problem });
-    }
-    const roomName = values.room.trim();
+  const create = async (texts: Written): Promise<void> => {
+    const roomName = texts.room.trim();
     const known = rooms.find((room) => room.name.toLowerCase() === roomName.toLowerCase());
     const roomId = known?.id ?? uuidv7();
     const room: Op[] = known
       ? []
       : [{ op: 'create', entity: 'room', id: roomId, fields: { name: roomName, sort: rooms.length } }];
-    const name = values.name.trim();
+    const wanted = wantedOf(texts);
     const newId = (): string => uuidv7();
     const made = pattern
-      ? opsFromPattern(pattern, { roomId, name, sort }, inUse, newId)
-      : opsForNewSpace({ ...wanted, name }, { roomId, sort }, inUse, newId);
-    const done = pattern ? `Added: ${name}. Now measure it.` : addedSpaceWords(name, wanted);
+      ? opsFromPattern(pattern, { roomId, name: wanted.name, sort }, inUse, newId)
+      : opsForNewSpace(wanted, { roomId, sort }, inUse, newId);
+    const done = pattern ? `Added: ${wanted.name}. Now measure it.` : addedSpaceWords(wanted.name, wanted);
     if ((await runCommand('space_added', [...room, ...made.ops], done)) !== null) return;
     const hasBins = wanted.bins.some((names) => names.length > 0);
     router.replace(
@@ -154,32 +153,32 @@ export function NewSpaceScreen() {
           ? `/space/${made.spaceId}`
           : `/space/${made.spaceId}?edit=1`,
     );
-  });
+  };
 
-  return (
+  const page = ({ draw, submit, texts, write }: FormView<WrittenKey>) => (
     <Screen
       title="A new space"
       back="/nooks"
       footer={
         <YStack paddingHorizontal={16} paddingVertical={8} backgroundColor="$background">
           <YStack maxWidth={528}>
-            <Button kind="primary" label="Add it" onPress={() => void create()} />
+            <Button kind="primary" label="Add it" onPress={() => submit()} />
           </YStack>
         </YStack>
       }
     >
       <XStack gap={24} alignItems="flex-start">
         <YStack padding={16} gap={16} maxWidth={560} flex={1}>
-          <TextField control={control} name="name" label="What is it called?" placeholder="Linen closet" />
+          {draw('name')}
           <YStack gap={6}>
-            <TextField control={control} name="room" label="In which room?" placeholder="Stairs" />
+            {draw('room')}
             {rooms.length > 0 ? (
               <Choices
                 label="Rooms there are"
                 hideLabel
                 choices={rooms.map((room) => ({ value: room.name, label: room.name }))}
-                value={written.room}
-                onChange={(room) => setValue('room', room)}
+                value={texts.room}
+                onChange={(room) => write('room', room)}
               />
             ) : null}
           </YStack>
@@ -210,19 +209,8 @@ export function NewSpaceScreen() {
                   onMore={() => setChosenCount(count + 1)}
                 />
               </XStack>
-              {wide ? null : <Growing wanted={wanted} width={content - 32} maxHeight={220} />}
-              <XStack gap={8}>
-                {MEASURES.map((key) => (
-                  <TextField
-                    key={key}
-                    control={control}
-                    name={key}
-                    label={MEASURE_WORDS[key]}
-                    placeholder={unit === 'metric' ? 'cm' : 'in'}
-                    width={110}
-                  />
-                ))}
-              </XStack>
+              {wide ? null : <Growing wanted={wantedOf(texts)} width={content - 32} maxHeight={220} />}
+              <XStack gap={8}>{MEASURES.map(draw)}</XStack>
               <Small>
                 Measures can wait. Write them as the tape says: 31.5, 31,5 cm, 315 mm, 12 3/8&quot; or 1&apos; 2&quot;.
               </Small>
@@ -234,7 +222,7 @@ export function NewSpaceScreen() {
                     label={shelfFieldWords(shelfKind, at, shelves)}
                     placeholder={at === 0 ? 'towels, sheets' : ''}
                     value={bins[at] ?? ''}
-                    onChangeText={(text) => setBins((now) => ({ ...now, [at]: text }))}
+                    onChangeText={(typed) => setBins((now) => ({ ...now, [at]: typed }))}
                   />
                 ))}
                 <Small>They can wait too; each gets its code when it is added.</Small>
@@ -242,9 +230,21 @@ export function NewSpaceScreen() {
             </>
           )}
         </YStack>
-        {wide && !pattern ? <Growing wanted={wanted} width={content - 560 - 40} maxHeight={560} /> : null}
+        {wide && !pattern ? <Growing wanted={wantedOf(texts)} width={content - 560 - 40} maxHeight={560} /> : null}
       </XStack>
     </Screen>
+  );
+  return (
+    <Form
+      inputs={mapped(INPUTS, (input, key) => inputOf(input, fieldOf(key), unit))}
+      start={{ name: '', room: rooms[0]?.name ?? '', widthTenthMm: '', heightTenthMm: '', depthTenthMm: '' }}
+      check={wrong}
+      onSubmit={(texts) => void create(texts)}
+      late
+      follows
+    >
+      {page}
+    </Form>
   );
 }
 
@@ -267,37 +267,5 @@ function Growing({ wanted, width, maxHeight }: { wanted: NewSpace; width: number
     <YStack alignItems="center" testID="growing-space">
       <OpenDoorView view={view} width={width} maxHeight={maxHeight} summaryOf={emptySummary} />
     </YStack>
-  );
-}
-
-function TextField({
-  control,
-  name,
-  label,
-  placeholder,
-  width,
-}: {
-  control: ReturnType<typeof useForm<Written>>['control'];
-  name: keyof Written;
-  label: string;
-  placeholder: string;
-  width?: number;
-}) {
-  return (
-    <Controller
-      control={control}
-      name={name}
-      render={({ field, fieldState }) => (
-        <Field
-          label={label}
-          placeholder={placeholder}
-          value={field.value}
-          onChangeText={field.onChange}
-          onBlur={field.onBlur}
-          problem={fieldState.error?.message}
-          {...(width === undefined ? {} : { width })}
-        />
-      )}
-    />
   );
 }

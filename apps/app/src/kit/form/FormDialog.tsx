@@ -1,26 +1,10 @@
 import { readFieldText, writeFieldText, type AnyField, type LengthUnit } from '@ours/core';
 import { useState, type ReactNode } from 'react';
-import { Controller, useForm, type Resolver } from 'react-hook-form';
 import { XStack } from 'tamagui';
 import { Dialog } from '@/kit/layout/Dialog';
 import { Button } from '@/kit/press/Button';
-import { Choices, type Choice } from './Choices';
-import { Field } from './Field';
-
-/** How a field of a row is asked for; what it accepts follows from its specification. */
-export interface Input {
-  label: string;
-  hint?: string;
-  placeholder?: string;
-  /** Said when nothing stands where something must. */
-  needed?: string;
-  /** For a choice, a reference or yes/no: what there is to choose from, by value (`yes` and `no`). */
-  choices?: readonly Choice<string>[];
-  hideLabel?: boolean;
-  /** Figures stand side by side. */
-  narrow?: boolean;
-  lines?: boolean;
-}
+import { Form } from './Form';
+import { inputOf, mapped, type Input } from './inputs';
 
 type Values = Readonly<Record<string, unknown>>;
 type Texts = Record<string, string>;
@@ -99,62 +83,49 @@ export function FormDialog<K extends string, R extends Record<K, unknown>>({
   const [unfolded, setUnfolded] = useState(false);
   const keys = Object.keys(inputs) as K[];
   const shown = unfolded || !folded ? keys : keys.filter((key) => !folded.keys.includes(key));
-  const resolver: Resolver<Texts> = (texts) => {
+  const wrong = (texts: Texts): Partial<Record<K, string>> => {
     const { values, problems } = readForm(fields, inputs, start, texts, unit);
     const found: Partial<Record<string, string>> = problems ?? check?.(values as R) ?? {};
-    const errors = Object.fromEntries(
-      Object.entries(found).flatMap(([key, message]) => (message ? [[key, { type: 'read', message }]] : [])),
-    );
     // What is wrong behind the button has to be seen.
-    if (folded?.keys.some((key) => key in errors)) setUnfolded(true);
-    return Object.keys(errors).length > 0 ? { values: {}, errors } : { values: texts, errors: {} };
+    if (folded?.keys.some((key) => found[key])) setUnfolded(true);
+    return found as Partial<Record<K, string>>;
   };
-  const { control, handleSubmit } = useForm<Texts>({
-    resolver,
-    mode: 'onTouched',
-    defaultValues: Object.fromEntries(keys.map((key) => [key, writeFieldText(fieldOf(fields, key), start[key], unit)])),
-  });
-  const submit = (then: (values: Pick<R, K>) => void): void =>
-    void handleSubmit((texts) => {
-      const { values } = readForm(fields, inputs, start, texts, unit);
-      if (values === null) return;
-      onClose();
-      then(values as Pick<R, K>);
-    })();
-  const draw = (key: K): ReactNode => (
-    <Controller
-      key={key}
-      control={control}
-      name={key as never}
-      render={({ field, fieldState }) => (
-        <OneInput
-          {...field}
-          input={inputs[key]}
-          spec={fieldOf(fields, key)}
-          unit={unit}
-          problem={fieldState.error?.message}
-          onSubmit={() => submit(onSave)}
-        />
-      )}
-    />
-  );
+  const done = (texts: Texts, then: (values: Pick<R, K>) => void): void => {
+    const { values } = readForm(fields, inputs, start, texts, unit);
+    if (values === null) return;
+    onClose();
+    then(values as Pick<R, K>);
+  };
   return (
     <Dialog title={title} open onClose={onClose}>
-      {sideBySide(shown, inputs).map((row) =>
-        row.length === 1 ? (
-          draw(row[0]!)
-        ) : (
-          <XStack key={row.join()} gap={8} flexWrap="wrap">
-            {row.map(draw)}
-          </XStack>
-        ),
-      )}
-      {folded && !unfolded ? <Button kind="quiet" label={folded.label} onPress={() => setUnfolded(true)} /> : null}
-      {middle?.(submit)}
-      <XStack gap={8}>
-        <Button grow kind="primary" label={save} onPress={() => submit(onSave)} />
-        <Button grow label="Cancel" onPress={onClose} />
-      </XStack>
+      <Form
+        inputs={mapped(inputs, (input, key) => inputOf(input, fieldOf(fields, key), unit))}
+        start={mapped(inputs, (_, key) => writeFieldText(fieldOf(fields, key), start[key], unit))}
+        check={wrong}
+        onSubmit={(texts) => done(texts, onSave)}
+      >
+        {({ draw, submit }) => (
+          <>
+            {sideBySide(shown, inputs).map((row) =>
+              row.length === 1 ? (
+                draw(row[0]!)
+              ) : (
+                <XStack key={row.join()} gap={8} flexWrap="wrap">
+                  {row.map(draw)}
+                </XStack>
+              ),
+            )}
+            {folded && !unfolded ? (
+              <Button kind="quiet" label={folded.label} onPress={() => setUnfolded(true)} />
+            ) : null}
+            {middle?.((more) => submit((texts) => done(texts, more)))}
+            <XStack gap={8}>
+              <Button grow kind="primary" label={save} onPress={() => submit()} />
+              <Button grow label="Cancel" onPress={onClose} />
+            </XStack>
+          </>
+        )}
+      </Form>
       {children}
     </Dialog>
   );
@@ -169,63 +140,4 @@ function sideBySide<K extends string>(keys: readonly K[], inputs: Readonly<Recor
     else rows.push([key]);
   }
   return rows;
-}
-
-function OneInput({
-  input,
-  spec,
-  unit,
-  value,
-  onChange,
-  onBlur,
-  ref,
-  problem,
-  onSubmit,
-}: {
-  input: Input;
-  spec: AnyField;
-  unit: LengthUnit;
-  value: string;
-  onChange: (text: string) => void;
-  onBlur: () => void;
-  ref: (node: never) => void;
-  problem: string | undefined;
-  onSubmit: () => void;
-}) {
-  if (input.choices)
-    return (
-      <Choices
-        label={input.label}
-        wrap
-        {...(input.hideLabel === undefined ? {} : { hideLabel: input.hideLabel })}
-        choices={input.choices}
-        value={value}
-        onChange={onChange}
-      />
-    );
-  return (
-    <Field
-      ref={ref as never}
-      label={input.label}
-      value={value}
-      onChangeText={onChange}
-      onBlur={onBlur}
-      problem={problem}
-      hint={input.hint}
-      placeholder={input.placeholder ?? placeholderOf(spec, unit)}
-      multiline={input.lines ?? false}
-      {...(input.lines ? {} : { onSubmitEditing: onSubmit, submitBehavior: 'submit' as const })}
-      {...(input.narrow ? { width: 110 } : {})}
-      {...(spec.kind === 'text' ? { maxLength: spec.most } : {})}
-      {...(spec.kind === 'list' ? { autoCapitalize: 'none' as const } : {})}
-      inputMode={spec.kind === 'whole' ? 'numeric' : 'text'}
-    />
-  );
-}
-
-/** The unit a bare figure is taken in. */
-export function placeholderOf(spec: AnyField, unit: LengthUnit): string {
-  if (spec.kind === 'length') return unit === 'metric' ? 'cm' : 'in';
-  if (spec.kind === 'mass') return unit === 'metric' ? 'kg' : 'lb';
-  return spec.kind === 'volume' ? 'l' : '';
 }

@@ -15,7 +15,7 @@ const INPUTS = {
 type Asked = Pick<BinFields, keyof typeof INPUTS>;
 const START: Asked = { name: 'towels', hasLid: false, widthTenthMm: 3333, heightTenthMm: null, tags: ['bath'] };
 
-function open(more: { check?: (values: Asked) => Partial<Record<keyof Asked, string>>; folded?: boolean } = {}) {
+async function open(more: { check?: (values: Asked) => Partial<Record<keyof Asked, string>>; folded?: boolean } = {}) {
   const [saved, closed] = [jest.fn(), jest.fn()];
   renderWith(
     <FormDialog<keyof Asked, Asked>
@@ -30,6 +30,7 @@ function open(more: { check?: (values: Asked) => Partial<Record<keyof Asked, str
       {...(more.folded ? { folded: { label: 'More', keys: ['heightTenthMm', 'tags'] } } : {})}
     />,
   );
+  await screen.findByRole('button', { name: 'Save' });
   return { saved, closed };
 }
 const write = (label: string, text: string): void => {
@@ -42,7 +43,7 @@ const save = (): Promise<void> =>
 
 describe('a form from the specifications of a row’s fields', () => {
   it('shows the row and hands on what was typed, as the row keeps it', async () => {
-    const { saved, closed } = open();
+    const { saved, closed } = await open();
     expect(screen.getByLabelText('Wide')).toHaveProperty('value', '33.3 cm');
     write('Name', ' hand towels ');
     write('High', '12 3/8"');
@@ -61,7 +62,7 @@ describe('a form from the specifications of a row’s fields', () => {
   });
 
   it('says beside each field what cannot be read, goes to the first, and keeps what was typed', async () => {
-    const { saved, closed } = open();
+    const { saved, closed } = await open();
     write('Name', ' ');
     write('High', 'two hands');
     await save();
@@ -76,7 +77,7 @@ describe('a form from the specifications of a row’s fields', () => {
   });
 
   it('what does not fit together is said at its field', async () => {
-    const { saved } = open({
+    const { saved } = await open({
       check: ({ widthTenthMm }) => ((widthTenthMm ?? 0) < 5000 ? { widthTenthMm: 'Too narrow.' } : {}),
     });
     await save();
@@ -87,7 +88,7 @@ describe('a form from the specifications of a row’s fields', () => {
   });
 
   it('fields that few need are behind a button, and kept all the same', async () => {
-    const { saved } = open({ folded: true });
+    const { saved } = await open({ folded: true });
     expect(screen.queryByLabelText('Tags')).toBeNull();
     await save();
     await waitFor(() => expect(saved).toHaveBeenCalledWith(START));

@@ -1,7 +1,7 @@
 import { readFieldText, type AnyField, type LengthUnit } from '@ours/core';
 import { useState } from 'react';
 import { Field } from './Field';
-import { placeholderOf } from './FormDialog';
+import { placeholderOf } from './inputs';
 
 export interface Figure {
   label: string;

@@ -1,0 +1,2 @@
+/** Settings of native screens; there are none in a browser. */
+exports.initScreensFeatureFlags = () => {};
