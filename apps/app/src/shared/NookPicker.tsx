@@ -1,4 +1,4 @@
-import { placePath, type HouseholdState } from '@ours/core';
+import { type HouseholdState } from '@ours/core';
 import { useState } from 'react';
 import { YStack } from 'tamagui';
 import { useHousehold } from '@/shared/HouseholdProvider';
@@ -7,6 +7,7 @@ import { Field } from '@/kit/form/Field';
 import { ListRow } from '@/kit/layout/ListRow';
 import { Plate } from '@/kit/text/Plate';
 import { Small } from '@/kit/text/Text';
+import { wayTo } from '@/shared/placeWords';
 
 interface Offered {
   id: string;
@@ -19,7 +20,7 @@ const MOST = 12;
 
 function offer(state: HouseholdState, id: string): Offered | null {
   const nook = state.nook(id);
-  const path = placePath(state, id);
+  const path = wayTo(state, id);
   if (!nook || nook.row.retired || !path) return null;
   const name = nook.row.name === '' ? (path.steps.at(-1) ?? nook.row.code) : nook.row.name;
   return { id, name, way: path.steps.slice(0, nook.kind === 'bin' ? 3 : 2).join(' › '), code: nook.row.code };

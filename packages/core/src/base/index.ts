@@ -1,6 +1,7 @@
 export { addDays, addMonths, type CivilDate, daysBetween, partsOf } from './civilDate';
 export { convertMeasure } from './convertMeasure';
 export { foldedWords, foldText } from './foldText';
+export type { ReadingProblem } from './readingProblem';
 export { formatCentimetres, formatLength, formatSize, readLength } from './length';
 export {
   FIRST_YEAR,

@@ -1,10 +1,11 @@
 /** Lengths as people read them off a tape, held as integer tenths of a millimetre. */
+import { baseUnitsIn } from './convertMeasure';
+import type { ReadingProblem } from './readingProblem';
 
-/** Exactly 25.4 mm: international yard and pound agreement of 1959. */
-const TENTH_MM_PER_INCH = 254;
+const TENTH_MM_PER_INCH = baseUnitsIn('in') * 10;
 const LARGEST_TENTH_MM = 1_000_000;
 
-export type LengthReading = { ok: true; tenthMm: number } | { ok: false; problem: string };
+export type LengthReading = { ok: true; tenthMm: number } | { ok: false; problem: ReadingProblem };
 
 const FRACTIONS: Readonly<Record<string, string>> = {
   '½': '1/2',
@@ -15,13 +16,12 @@ const FRACTIONS: Readonly<Record<string, string>> = {
   '⅝': '5/8',
   '⅞': '7/8',
 };
-const ACCEPTED = 'for example 31.5, 31,5 cm, 315 mm, 12 3/8" or 1\' 2 1/2"';
 
 /**
  * Reads a tape measure.
  * @param text a number with or without unit: mm, cm, m, in, ", ft, '; comma or point; fractions of inches
  * @param homeUnit what a bare number means: centimetres in a metric home, inches in the other
- * @returns tenths of a millimetre, rounded to the nearest; or one sentence saying what was read and what is accepted.
+ * @returns tenths of a millimetre, rounded to the nearest; or why it could not be read.
  * Lengths must be over 0 and at most 100 m.
  * @example readLength('12 3/8"', 'metric') //=> { ok: true, tenthMm: 3143 }
  */
@@ -35,10 +35,14 @@ export function readLength(text: string, homeUnit: 'metric' | 'inch'): LengthRea
     .replace(/\s+/g, ' ')
     .trim();
   const tenthMm = readMetric(tidy, homeUnit) ?? readFeetAndInches(tidy, homeUnit);
-  if (tenthMm === null) return { ok: false, problem: `“${text.trim()}” is not a length; write ${ACCEPTED}.` };
+  const not = (kind: 'not_a' | 'nothing' | 'too_large'): LengthReading => ({
+    ok: false,
+    problem: { kind, what: 'length', text: text.trim() },
+  });
+  if (tenthMm === null) return not('not_a');
   const rounded = Math.round(tenthMm);
-  if (rounded <= 0) return { ok: false, problem: `“${text.trim()}” is nothing; a length is more than 0.` };
-  if (rounded > LARGEST_TENTH_MM) return { ok: false, problem: `“${text.trim()}” is over 100 m; check the unit.` };
+  if (rounded <= 0) return not('nothing');
+  if (rounded > LARGEST_TENTH_MM) return not('too_large');
   return { ok: true, tenthMm: rounded };
 }
 
@@ -48,7 +52,7 @@ function readMetric(text: string, homeUnit: 'metric' | 'inch'): number | null {
   const value = Number(match[1]!.replace(',', '.'));
   const unit = match[2] ?? (homeUnit === 'metric' ? 'cm' : null);
   if (unit === null) return null;
-  return value * { mm: 10, cm: 100, m: 10_000 }[unit as 'mm' | 'cm' | 'm'];
+  return value * baseUnitsIn(unit) * 10;
 }
 
 /** `12`, `12.5`, `3/8` or `12 3/8`; null when it is none of these. */

@@ -1,32 +1,33 @@
 /** Weights, volumes and money as a home reads them. */
+import { baseUnitsIn } from './convertMeasure';
+import type { ReadingProblem } from './readingProblem';
 
-/** International avoirdupois pound (1959), exactly. */
-const GRAMS_PER_POUND = 453.59237;
-/** 12 × 12 × 12 × 2.54³ ml, exactly. */
-const ML_PER_CUBIC_FOOT = 28_316.846592;
-/** US liquid quart, NIST Handbook 44. */
-const ML_PER_QUART = 946.352946;
+const GRAMS_PER_POUND = baseUnitsIn('lb');
+const ML_PER_CUBIC_FOOT = baseUnitsIn('cu ft');
+const ML_PER_QUART = baseUnitsIn('qt');
 
 /** In which units a home reads lengths, weights and volumes. */
 export type LengthUnit = 'metric' | 'inch';
-export type MassReading = { ok: true; grams: number } | { ok: false; problem: string };
+export type MassReading = { ok: true; grams: number } | { ok: false; problem: ReadingProblem };
 
 const HEAVIEST_GRAMS = 100_000_000;
 
 /**
  * Reads a weight: a number with g, kg, lb or oz; bare it is kilograms or pounds, as the home has it.
- * @returns whole grams over 0 and at most 100 t, or one sentence
+ * @returns whole grams over 0 and at most 100 t, or why it could not be read
  * @example readMass('12,5', 'metric') //=> { ok: true, grams: 12500 }
  */
 export function readMass(text: string, homeUnit: LengthUnit): MassReading {
   const match = /^(\d+(?:[.,]\d+)?) ?(g|kg|lb|lbs|oz)?\.?$/.exec(text.trim().toLowerCase());
-  const accepted = 'write for example 12.5 kg or 30 lb';
-  if (!match) return { ok: false, problem: `“${text.trim()}” is not a weight; ${accepted}.` };
+  const not = (kind: 'not_a' | 'nothing' | 'too_large'): MassReading => ({
+    ok: false,
+    problem: { kind, what: 'mass', text: text.trim() },
+  });
+  if (!match) return not('not_a');
   const unit = (match[2] ?? (homeUnit === 'metric' ? 'kg' : 'lb')).replace('lbs', 'lb');
-  const factor = { g: 1, kg: 1000, lb: GRAMS_PER_POUND, oz: GRAMS_PER_POUND / 16 }[unit]!;
-  const grams = Math.round(Number(match[1]!.replace(',', '.')) * factor);
-  if (grams <= 0) return { ok: false, problem: `“${text.trim()}” is nothing; a weight is more than 0.` };
-  if (grams > HEAVIEST_GRAMS) return { ok: false, problem: `“${text.trim()}” is over 100 t; check the unit.` };
+  const grams = Math.round(Number(match[1]!.replace(',', '.')) * baseUnitsIn(unit));
+  if (grams <= 0) return not('nothing');
+  if (grams > HEAVIEST_GRAMS) return not('too_large');
   return { ok: true, grams };
 }
 

@@ -19,7 +19,7 @@ export interface DateOption {
   precision: DatePrecision;
 }
 
-/** What was read: one date, several to choose from, or one sentence about why none. */
+/** What was read: one date, several to choose from, or none. */
 export type DateReading =
   ({ kind: 'date' } & DateOption) | { kind: 'ambiguous'; options: DateOption[] } | { kind: 'unreadable' };
 

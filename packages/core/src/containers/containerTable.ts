@@ -76,7 +76,17 @@ export function containerToRow(container: ContainerFields): Record<Column, strin
   };
 }
 
-export type RowReading = { ok: true; fields: ContainerFields } | { ok: false; problem: string };
+/** What a column takes. */
+export type Accepted =
+  | { kind: 'name'; most: number }
+  | { kind: 'one_of'; values: readonly string[] }
+  | { kind: 'length' | 'number' }
+  | { kind: 'length_from'; tenthMm: number }
+  | { kind: 'whole'; most: number };
+export type RowReading =
+  { ok: true; fields: ContainerFields } | { ok: false; column: Column; text: string; accepted: Accepted };
+const MOST_LETTERS = 120;
+const MOST_OWNED = 10_000;
 
 const amount = (text: string): number | null =>
   /^\d+(?:[.,]\d+)?$/.test(text) ? Number(text.replace(',', '.')) : null;
@@ -84,15 +94,18 @@ const amount = (text: string): number | null =>
 /**
  * Reads one row of such a table; missing columns are empty.
  * @param homeUnit what a bare length means
- * @returns the fields, or one sentence naming the column, what was read and what is accepted
+ * @returns the fields, or the column, what was read and what is accepted
  */
 export function containerFromRow(row: Readonly<Record<string, string>>, homeUnit: 'metric' | 'inch'): RowReading {
   const text = (column: Column): string => (row[column] ?? '').trim();
-  const fail = (column: Column, accepted: string): RowReading => ({
+  const fail = (column: Column, accepted: Accepted): RowReading => ({
     ok: false,
-    problem: `Column “${column}”: read “${text(column)}”; accepted is ${accepted}.`,
+    column,
+    text: text(column),
+    accepted,
   });
-  if (text('name') === '' || text('name').length > 120) return fail('name', 'a name of up to 120 letters');
+  if (text('name') === '' || text('name').length > MOST_LETTERS)
+    return fail('name', { kind: 'name', most: MOST_LETTERS });
   const fields: Record<string, unknown> = {
     name: text('name'),
     family: text('family'),
@@ -101,27 +114,28 @@ export function containerFromRow(row: Readonly<Record<string, string>>, homeUnit
     free: /^(yes|y|1|true)$/i.test(text('free')),
   };
   const look = text('kind') || 'closed';
-  if (!(BIN_LOOKS as readonly string[]).includes(look)) return fail('kind', BIN_LOOKS.join(', '));
+  if (!(BIN_LOOKS as readonly string[]).includes(look)) return fail('kind', { kind: 'one_of', values: BIN_LOOKS });
   fields.look = look as BinLook;
   for (const [column, field] of Object.entries(LENGTHS) as [Column, string][]) {
     const needed = column === 'width' || column === 'depth' || column === 'height';
     if (text(column) === '') {
-      if (needed) return fail(column, 'a length such as 31.5 cm');
+      if (needed) return fail(column, { kind: 'length' });
       fields[field] = null;
       continue;
     }
     const reading = readLength(text(column), homeUnit);
-    if (!reading.ok) return fail(column, 'a length such as 31.5 cm or 12 3/8"');
+    if (!reading.ok) return fail(column, { kind: 'length' });
     if ((needed || column === 'stack pitch') && reading.tenthMm < LEAST_SIDE_TENTH_MM)
-      return fail(column, 'a length of at least 5 mm');
+      return fail(column, { kind: 'length_from', tenthMm: LEAST_SIDE_TENTH_MM });
     fields[field] = reading.tenthMm;
   }
   for (const [column, { field, factor }] of Object.entries(AMOUNTS) as [Column, { field: string; factor: number }][]) {
     const value = text(column) === '' ? null : amount(text(column));
-    if (value === null && text(column) !== '') return fail(column, 'a number such as 2.5');
+    if (value === null && text(column) !== '') return fail(column, { kind: 'number' });
     fields[field] = value === null ? null : Math.round(value * factor);
   }
   const owned = text('owned') === '' ? 0 : amount(text('owned'));
-  if (owned === null || !Number.isInteger(owned) || owned > 10_000) return fail('owned', 'a whole number up to 10,000');
+  if (owned === null || !Number.isInteger(owned) || owned > MOST_OWNED)
+    return fail('owned', { kind: 'whole', most: MOST_OWNED });
   return { ok: true, fields: { ...fields, owned } as unknown as ContainerFields };
 }

@@ -17,6 +17,7 @@ import {
   yesNo,
   type AnyField,
 } from './field';
+import type { ReadingProblem } from '../base';
 import { readFieldText, writeFieldText } from './fieldText';
 
 describe('what is typed into a field', () => {
@@ -44,27 +45,27 @@ describe('what is typed into a field', () => {
     ['another row', ref('room'), 'room-1', 'room-1'],
   ])('%s', (_, field, typed, value) => expect(readFieldText(field, typed, 'metric')).toEqual({ ok: true, value }));
 
-  it.each<[AnyField, string, string]>([
-    [text(1, 120), ' ', 'This is needed.'],
-    [text(0, 3), 'abcd', 'That has 4 letters; up to 3 are kept.'],
-    [length(), '', 'A length is needed, for example 30 cm.'],
-    [mass, ' ', 'A weight is needed, for example 2.5 kg.'],
-    [whole(1, 4), '', 'A number from 1 to 4 is needed.'],
-    [money, '', 'This is needed.'],
-    [length(), '0', '“0” is nothing; a length is more than 0.'],
-    [mass, 'heavy', '“heavy” is not a weight; write for example 12.5 kg or 30 lb.'],
-    [volume, 'a lot', '“a lot” is not a number of litres; write for example 0.5.'],
-    [money, '1.234', '“1.234” is not an amount of money; write for example 60 or 59.90.'],
-    [quantity(1000), '0.5', '“0.5” is not an amount; write for example 2 or 0.5.'],
-    [whole(0, 120), '4.5', '“4.5” is not a whole number from 0 to 120.'],
-    [whole(0, 120), '1e2', '“1e2” is not a whole number from 0 to 120.'],
-    [decimal(0, 180), '181', '“181” is not a number from 0 to 180.'],
-    [listOf(text(1, 3), 2), 'a, b, c', 'That are 3; up to 2 are kept.'],
-    [listOf(text(1, 3), 2), 'abcd', 'That has 4 letters; up to 3 are kept.'],
-    [yesNo, 'maybe', '“maybe” is neither yes nor no.'],
-    [oneOf('woven', 'closed'), 'glass', '“glass” is none of: woven, closed.'],
-  ])('%j does not take “%s”', (field, typed, sentence) =>
-    expect(readFieldText(field, typed, 'metric')).toEqual({ ok: false, problem: sentence }),
+  it.each<[AnyField, string, ReadingProblem]>([
+    [text(1, 120), ' ', { kind: 'needed', what: 'anything' }],
+    [text(0, 3), 'abcd', { kind: 'too_long', letters: 4, most: 3 }],
+    [length(), '', { kind: 'needed', what: 'length' }],
+    [mass, ' ', { kind: 'needed', what: 'mass' }],
+    [whole(1, 4), '', { kind: 'number_needed', least: 1, most: 4 }],
+    [money, '', { kind: 'needed', what: 'anything' }],
+    [length(), '0', { kind: 'nothing', what: 'length', text: '0' }],
+    [mass, ' heavy ', { kind: 'not_a', what: 'mass', text: 'heavy' }],
+    [volume, 'a lot', { kind: 'not_a', what: 'volume', text: 'a lot' }],
+    [money, '1.234', { kind: 'not_a', what: 'money', text: '1.234' }],
+    [quantity(1000), '0.5', { kind: 'not_a', what: 'quantity', text: '0.5' }],
+    [whole(0, 120), '4.5', { kind: 'not_a_number', text: '4.5', whole: true, least: 0, most: 120 }],
+    [whole(0, 120), '1e2', { kind: 'not_a_number', text: '1e2', whole: true, least: 0, most: 120 }],
+    [decimal(0, 180), '181', { kind: 'not_a_number', text: '181', whole: false, least: 0, most: 180 }],
+    [listOf(text(1, 3), 2), 'a, b, c', { kind: 'too_many', count: 3, most: 2 }],
+    [listOf(text(1, 3), 2), 'abcd', { kind: 'too_long', letters: 4, most: 3 }],
+    [yesNo, 'maybe', { kind: 'not_a', what: 'yes_no', text: 'maybe' }],
+    [oneOf('woven', 'closed'), 'glass', { kind: 'none_of', text: 'glass', values: ['woven', 'closed'] }],
+  ])('%j does not take “%s”', (field, typed, problem) =>
+    expect(readFieldText(field, typed, 'metric')).toEqual({ ok: false, problem }),
   );
 
   it('what no one types as one text is a mistake of the program', () =>

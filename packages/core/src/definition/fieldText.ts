@@ -11,22 +11,22 @@ import {
   readMoney,
   readQuantity,
   type LengthUnit,
+  type ReadingProblem,
 } from '../base';
 import type { AnyField } from './field';
 
-/** A value as a row keeps it; or one sentence with what was read and what is accepted. */
-export type FieldReading = { ok: true; value: unknown } | { ok: false; problem: string };
+/** A value as a row keeps it; or why the text could not be read as one. */
+export type FieldReading = { ok: true; value: unknown } | { ok: false; problem: ReadingProblem };
 
 const read = (value: unknown): FieldReading => ({ ok: true, value });
-const problem = (sentence: string): FieldReading => ({ ok: false, problem: sentence });
+const problem = (why: ReadingProblem): FieldReading => ({ ok: false, problem: why });
 const isNought = (text: string): boolean => /^0+(?:[.,]0+)?(?: ?[a-z"']+)?$/i.test(text);
 
 /**
  * Reads what was typed into a field. Blanks around it do not count; an empty text is null where the field allows that.
  * @param field text, list of texts, figure, yes/no (`yes`, `no`), choice or reference (its id); others throw
  * @param unit what a bare length or weight means
- * @returns the value as a row keeps it (tenths of a millimetre, grams, millilitres, minor units, thousandths), or one
- * sentence with what was read and what is accepted
+ * @returns the value as a row keeps it (tenths of a millimetre, grams, millilitres, minor units, thousandths), or why it could not be read
  * @example readFieldText(length(), '12 3/8"', 'metric') //=> { ok: true, value: 3143 }
  * @example readFieldText(orNull(length()), ' ', 'metric') //=> { ok: true, value: null }
  */
@@ -34,7 +34,7 @@ export function readFieldText(field: AnyField, text: string, unit: LengthUnit): 
   const bare = text.trim();
   if (field.kind === 'text') return readText(field, text);
   if (field.kind === 'list') return readList(field, text, unit);
-  if (bare === '') return field.nullable ? read(null) : problem(neededWords(field, unit));
+  if (bare === '') return field.nullable ? read(null) : problem(needed(field));
   switch (field.kind) {
     case 'length': {
       if (field.least === 0 && isNought(bare)) return read(0);
@@ -49,28 +49,28 @@ export function readFieldText(field: AnyField, text: string, unit: LengthUnit): 
     case 'volume': {
       const thousandths = readQuantity(bare.replace(/ ?l(?:itres?|iters?)?$/i, ''));
       if (thousandths === null || thousandths > field.most)
-        return problem(`“${bare}” is not a number of litres; write for example 0.5.`);
+        return problem({ kind: 'not_a', what: 'volume', text: bare });
       return read(thousandths);
     }
     case 'money': {
       const minor = readMoney(bare);
-      return minor === null
-        ? problem(`“${bare}” is not an amount of money; write for example 60 or 59.90.`)
-        : read(minor);
+      return minor === null ? problem({ kind: 'not_a', what: 'money', text: bare }) : read(minor);
     }
     case 'quantity': {
       const thousandths = readQuantity(bare);
       if (thousandths === null || thousandths < field.least || thousandths > field.most)
-        return problem(`“${bare}” is not an amount; write for example 2 or 0.5.`);
+        return problem({ kind: 'not_a', what: 'quantity', text: bare });
       return read(thousandths);
     }
     case 'whole':
     case 'decimal':
       return readNumber(field, bare);
     case 'yes_no':
-      return bare === 'yes' || bare === 'no' ? read(bare === 'yes') : problem(`“${bare}” is neither yes nor no.`);
+      return bare === 'yes' || bare === 'no'
+        ? read(bare === 'yes')
+        : problem({ kind: 'not_a', what: 'yes_no', text: bare });
     case 'one_of':
-      return field.values.includes(bare) ? read(bare) : problem(`“${bare}” is none of: ${field.values.join(', ')}.`);
+      return field.values.includes(bare) ? read(bare) : problem({ kind: 'none_of', text: bare, values: field.values });
     case 'ref':
     case 'id':
       return read(bare);
@@ -84,21 +84,19 @@ export function readFieldText(field: AnyField, text: string, unit: LengthUnit): 
   }
 }
 
-function neededWords(field: AnyField, unit: LengthUnit): string {
-  if (field.kind === 'length') return `A length is needed, for example ${unit === 'metric' ? '30 cm' : '12"'}.`;
-  if (field.kind === 'mass') return `A weight is needed, for example ${unit === 'metric' ? '2.5 kg' : '5 lb'}.`;
+function needed(field: AnyField): ReadingProblem {
   if (field.kind === 'whole' || field.kind === 'decimal')
-    return `A number from ${field.least} to ${field.most} is needed.`;
-  return 'This is needed.';
+    return { kind: 'number_needed', least: field.least, most: field.most };
+  return { kind: 'needed', what: field.kind === 'length' || field.kind === 'mass' ? field.kind : 'anything' };
 }
 
 function readText(field: Extract<AnyField, { kind: 'text' }>, text: string): FieldReading {
   const value = field.trimmed ? text.trim() : text;
   if (value === '' && field.nullable) return read(null);
-  if (value.length < field.least) return problem('This is needed.');
+  if (value.length < field.least) return problem({ kind: 'needed', what: 'anything' });
   return value.length <= field.most
     ? read(value)
-    : problem(`That has ${value.length} letters; up to ${field.most} are kept.`);
+    : problem({ kind: 'too_long', letters: value.length, most: field.most });
 }
 
 /** Parts between commas; a sign for a tag before them, empty ones and repetitions do not count. */
@@ -111,7 +109,7 @@ function readList(field: Extract<AnyField, { kind: 'list' }>, text: string, unit
         .filter((part) => part !== ''),
     ),
   ];
-  if (parts.length > field.most) return problem(`That are ${parts.length}; up to ${field.most} are kept.`);
+  if (parts.length > field.most) return problem({ kind: 'too_many', count: parts.length, most: field.most });
   const values: unknown[] = [];
   for (const part of parts) {
     const reading = readFieldText(field.of, part, unit);
@@ -127,7 +125,7 @@ function readNumber(
 ): FieldReading {
   const value = /^-?\d+(?:[.,]\d+)?$/.test(text) ? Number(text.replace(',', '.')) : NaN;
   if (value >= least && value <= most && (kind === 'decimal' || Number.isInteger(value))) return read(value);
-  return problem(`“${text}” is not a ${kind === 'whole' ? 'whole number' : 'number'} from ${least} to ${most}.`);
+  return problem({ kind: 'not_a_number', text, whole: kind === 'whole', least, most });
 }
 
 /**

@@ -73,9 +73,14 @@ describe('layOutFront', () => {
 
 describe('placePath', () => {
   it('tells the way: room, space, shelf, bin', () => {
-    expect(placePath(sampleHome(), 'bin2')!.steps).toEqual(['Boat loft', 'Rack 1', 'top shelf', 'tea lights, right']);
-    expect(placePath(sampleHome(), 'low')!.steps).toEqual(['Boat loft', 'Rack 1', 'bottom shelf']);
-    expect(placePath(sampleHome(), 'rack')!.steps).toEqual(['Boat loft', 'Rack 1']);
+    expect(placePath(sampleHome(), 'bin2')).toMatchObject({
+      room: { name: 'Boat loft' },
+      space: { name: 'Rack 1' },
+      shelfAmong: { at: 0, of: 2 },
+      binAmong: { at: 1, of: 2 },
+    });
+    expect(placePath(sampleHome(), 'low')).toMatchObject({ shelfAmong: { at: 1, of: 2 }, binAmong: null, bins: [] });
+    expect(placePath(sampleHome(), 'rack')).toMatchObject({ shelf: null, shelfAmong: null, binAmong: null });
     expect(placePath(sampleHome(), 'nowhere')).toBeNull();
   });
 });

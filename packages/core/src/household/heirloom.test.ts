@@ -1,7 +1,7 @@
 import { heirloomFields } from './heirloom.test-support';
 import { applyCommand } from './applyCommand';
 import type { Command, Op } from './command';
-import { describeCommand } from './describeCommand';
+import { touchedBy } from './touchedBy';
 import { invertCommand } from './invertCommand';
 import { AS_ADULT, idMaker, sampleHome } from './sampleHome.test-support';
 
@@ -25,7 +25,7 @@ describe('a kind that was defined a moment ago', () => {
     for (const row of applied.changed) state.put(row);
     expect(state.get('heirloom' as never, 'compass')).toMatchObject({ name: 'Brass compass', retired: false, seq: 2 });
     expect(state.contentsOf('lot').map(({ row }) => row.id)).toEqual(['compass']);
-    expect(describeCommand(state, made)).toEqual(['Brass compass']);
+    expect(touchedBy(state, made)).toEqual([{ kind: 'row', title: 'Brass compass' }]);
     expect(undo.ops).toEqual([{ op: 'retire', entity: 'heirloom', id: 'compass' }]);
   });
 });

@@ -4,7 +4,7 @@ export { SortedRows } from './SortedRows';
 export { alignClock } from './alignClock';
 export { applyCommand } from './applyCommand';
 export type { Command, Op, Refusal } from './command';
-export { describeCommand, describeRefusedOps } from './describeCommand';
+export { type Touched, touchedBy } from './touchedBy';
 export { invertCommand } from './invertCommand';
 export { foldLedger, isInOrder, LEDGER_EVENT_KINDS, type LedgerEvent, type LedgerEventKind } from './ledger';
 export { opsElsewhere } from './opsElsewhere';

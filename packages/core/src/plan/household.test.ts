@@ -180,7 +180,9 @@ describe('containers', () => {
     expect(containerFromRow(containerToRow(fields), 'metric')).toEqual({ ok: true, fields });
     expect(containerFromRow({ name: 'x', width: '30', depth: '20', height: 'tall' }, 'metric')).toEqual({
       ok: false,
-      problem: 'Column “height”: read “tall”; accepted is a length such as 31.5 cm or 12 3/8".',
+      column: 'height',
+      text: 'tall',
+      accepted: { kind: 'length' },
     });
     expect(
       containerFromRow({ name: 'x', width: '30', depth: '20', height: '10', owned: '1.5' }, 'metric'),

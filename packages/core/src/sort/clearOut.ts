@@ -1,6 +1,5 @@
 import type { HouseholdState, Op, ClearOutRow, ItemRow, LotRow, Verdict, VerdictRow } from '../household';
 import { opsForDiscarding, opsForMoving, type DiscardReason, type OpContext } from '../stock';
-import { formatQuantity, pluralUnit } from '../base';
 import { lotsWithin } from './grouping';
 
 /** Why a thing left, by its verdict; null: it stays in the house. */
@@ -92,16 +91,4 @@ export function opsForFinishing(state: HouseholdState, round: ClearOutState, con
   }
   ops.push({ op: 'change', entity: 'clear_out', id: round.clearOut.id, fields: { finishedAt: context.now } });
   return ops;
-}
-
-/** A list to hand on: `Glass holder, 12 pieces`, one line each. */
-export function listText(state: HouseholdState, lots: readonly LotRow[]): string {
-  return lots
-    .flatMap((lot) => {
-      const item = state.get('item', lot.itemId);
-      if (!item) return [];
-      const amount = lot.quantityThousandths;
-      return [`${item.name}, ${formatQuantity(amount)} ${pluralUnit(item.unit, amount)}`];
-    })
-    .join('\n');
 }

@@ -2,7 +2,6 @@ export {
   type ClearOutState,
   clearOutState,
   disposalCaution,
-  listText,
   opsForFinishing,
   opsForVerdict,
   suggestHome,

@@ -8,5 +8,5 @@ export {
   shelfKindsOf,
   USUAL_SHELVES,
 } from './newSpace';
-export { describeShelf, isInFreezer, placePath, type PlacePath } from './placePath';
+export { type Among, isInFreezer, placePath, type PlacePath, shelfAmong } from './placePath';
 export { nooksWithin, opsForMovingBin, opsForRetiringNook, placeOf } from './relocate';

@@ -1,13 +1,21 @@
 import type { HouseholdState, BinRow, RoomRow, ShelfRow, SpaceRow } from '../household';
 
+/** A place in a row: the first is 0; `of` is 1 where it is alone. */
+export interface Among {
+  at: number;
+  of: number;
+}
+/** The way to a nook. */
 export interface PlacePath {
   room: RoomRow | null;
   space: SpaceRow | null;
   shelf: ShelfRow | null;
   /** From the outermost bin to the innermost. */
   bins: BinRow[];
-  /** What a person reads: `Boat loft › Rack 1 › second shelf from top › left`. */
-  steps: string[];
+  /** Where the shelf is among those of its kind in the space, from the top. */
+  shelfAmong: Among | null;
+  /** Where the outermost bin is on its shelf, from the left. */
+  binAmong: Among | null;
   code: string;
 }
 
@@ -16,8 +24,6 @@ export function isInFreezer(state: HouseholdState, nookId: string): boolean {
   const kind = placePath(state, nookId)?.space?.kind;
   return kind === 'chest_freezer' || kind === 'upright_freezer';
 }
-
-const ORDINALS = ['top', 'second', 'third', 'fourth', 'fifth', 'sixth', 'seventh', 'eighth', 'ninth', 'tenth'];
 
 /**
  * The way to a nook: room, space, shelf, bins.
@@ -37,39 +43,26 @@ export function placePath(state: HouseholdState, nookId: string): PlacePath | nu
   }
   const space = nook.kind === 'space' ? nook.row : ((shelf && state.get('space', shelf.spaceId)) ?? null);
   const room = (space && state.get('room', space.roomId)) ?? null;
-  const steps = [room?.name, space?.name].filter((step): step is string => step !== undefined);
-  if (shelf) steps.push(describeShelf(state, shelf));
-  if (shelf && bins.length > 0) steps.push(describeBinPlace(state, shelf, bins[0]!));
-  for (const inner of bins.slice(1)) steps.push(inner.name);
-  return { room, space, shelf, bins, steps, code: nook.row.code };
+  return {
+    room,
+    space,
+    shelf,
+    bins,
+    shelfAmong: shelf && shelfAmong(state, shelf),
+    binAmong: shelf && bins[0] ? among(state.binsIn(shelf.id), bins[0].id) : null,
+    code: nook.row.code,
+  };
 }
 
-/** A shelf's own name, or its place among those of its kind: `second shelf from top`, `left basket`. */
-export function describeShelf(state: HouseholdState, shelf: ShelfRow): string {
-  if (shelf.name !== '') return shelf.name;
-  const alike = state.shelvesOf(shelf.spaceId).filter((other) => other.kind === shelf.kind);
-  const at = alike.findIndex((other) => other.id === shelf.id);
-  const noun = {
-    shelf: 'shelf',
-    drawer: 'drawer',
-    door_rack: 'door rack',
-    hanging_basket: 'hanging basket',
-    hook_rail: 'hook rail',
-    floor: 'floor',
-  }[shelf.kind];
-  if (alike.length < 2 || at < 0) return noun;
-  if (at === alike.length - 1) return `bottom ${noun}`;
-  if (at === 0) return `top ${noun}`;
-  return `${ORDINALS[at] ?? `${at + 1}th`} ${noun} from top`;
-}
+/** Where a shelf is among those of its kind in its space, from the top. */
+export const shelfAmong = (state: HouseholdState, shelf: ShelfRow): Among =>
+  among(
+    state.shelvesOf(shelf.spaceId).filter(({ kind }) => kind === shelf.kind),
+    shelf.id,
+  );
 
-function describeBinPlace(state: HouseholdState, shelf: ShelfRow, bin: BinRow): string {
-  const row = state.binsIn(shelf.id);
-  const at = row.findIndex((other) => other.id === bin.id);
-  if (row.length < 2 || at < 0) return bin.name;
-  if (at === 0) return `${bin.name}, left`;
-  if (at === row.length - 1) return `${bin.name}, right`;
-  return row.length === 3 ? `${bin.name}, middle` : `${bin.name}, ${ordinal(at + 1)} from left`;
+/** What is not in the row (it was taken away) is alone. */
+function among(row: readonly { id: string }[], id: string): Among {
+  const at = row.findIndex((one) => one.id === id);
+  return at < 0 ? { at: 0, of: 1 } : { at, of: row.length };
 }
-
-const ordinal = (count: number): string => ORDINALS[count - 1] ?? `${count}th`;

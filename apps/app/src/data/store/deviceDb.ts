@@ -70,7 +70,7 @@ const isAside = ({ entity, row }: TaggedRow): boolean => row.retired && (entity 
 type RowStore = 'rows' | 'aside';
 type RowKeys = [string, string];
 /** Every key of one kind of rows: a list comes after every text. */
-const LOTS = IDBKeyRange.bound(['lot'], ['lot', []]);
+const allLots = (): IDBKeyRange => IDBKeyRange.bound(['lot'], ['lot', []]);
 
 /** Reads rows some at a time, so that what the person does comes in between. */
 async function readInParts(
@@ -96,7 +96,7 @@ export const readAside = (db: DeviceDb, take: (rows: TaggedRow[]) => void): Prom
 
 /** Reads all lots that are not set aside; somebody waits for them. */
 export const readLots = (db: DeviceDb, take: (rows: TaggedRow[]) => void): Promise<void> =>
-  readInParts(db, { store: 'rows', range: LOTS, atOnce: LOTS_AT_ONCE, between: aMoment }, take);
+  readInParts(db, { store: 'rows', range: allLots(), atOnce: LOTS_AT_ONCE, between: aMoment }, take);
 
 /** The rows that belong to some items: their lots, and what else names an item. */
 export async function readLotsOf(db: DeviceDb, itemIds: readonly string[]): Promise<TaggedRow[]> {
@@ -144,18 +144,19 @@ export async function readStored(db: DeviceDb, lotsAtOnce = Infinity): Promise<S
   const tx = db.transaction(['rows', 'queue', 'meta']);
   const meta = tx.objectStore('meta');
   const stored = tx.objectStore('rows');
-  const lotsFollow = (await stored.count(LOTS)) > lotsAtOnce;
-  const [before, lots, after, queue, position, device, offset] = await Promise.all([
-    stored.getAll(IDBKeyRange.upperBound(LOTS.lower, true)),
-    lotsFollow ? [] : stored.getAll(LOTS),
-    stored.getAll(IDBKeyRange.lowerBound(LOTS.upper, true)),
+  const lots = allLots();
+  const lotsFollow = (await stored.count(lots)) > lotsAtOnce;
+  const [before, between, after, queue, position, device, offset] = await Promise.all([
+    stored.getAll(IDBKeyRange.upperBound(lots.lower, true)),
+    lotsFollow ? [] : stored.getAll(lots),
+    stored.getAll(IDBKeyRange.lowerBound(lots.upper, true)),
     tx.objectStore('queue').getAll(),
     meta.get('position'),
     meta.get('device'),
     meta.get('clockOffsetMs'),
   ]);
   return {
-    rows: [...before, ...lots, ...after],
+    rows: [...before, ...between, ...after],
     queue,
     position: (position as Position | undefined) ?? START,
     device: device as string,

@@ -7,7 +7,6 @@ import {
   formatVolume,
   freeCount,
   innerVolumeMl,
-  placePath,
   type ContainerRow,
   type Op,
 } from '@ours/core';
@@ -24,7 +23,9 @@ import { ListHeading, ListRow } from '@/kit/layout/ListRow';
 import { Screen } from '@/kit/layout/Screen';
 import { Small, Strong, Text } from '@/kit/text/Text';
 import { ContainerDialog } from './ContainerDialog';
+import { badRowWords } from './words';
 import { sizeWords } from '@/features/fit/words';
+import { wayTo } from '@/shared/placeWords';
 
 const MOST_ROWS = 400;
 
@@ -42,7 +43,7 @@ export function ContainersScreen() {
         container,
         free: freeCount(state, container, null),
         inUse: binsOfContainer(state, container.id).map(
-          (bin) => `${bin.name} (${placePath(state, bin.id)?.steps[1] ?? ''})`,
+          (bin) => `${bin.name} (${wayTo(state, bin.id)?.steps[1] ?? ''})`,
         ),
       })),
   );
@@ -72,7 +73,7 @@ export function ContainersScreen() {
     const found: string[] = [];
     data.forEach((row, at) => {
       const reading = containerFromRow(row, unit);
-      if (!reading.ok) return found.push(`Row ${at + 2}: ${reading.problem}`);
+      if (!reading.ok) return found.push(badRowWords(reading, at + 2));
       const known = rows.find(({ container }) => container.name.toLowerCase() === reading.fields.name.toLowerCase());
       ops.push(
         known

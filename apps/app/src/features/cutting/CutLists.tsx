@@ -1,6 +1,5 @@
 import {
   cutBars,
-  describeShelf,
   dividerStrips,
   formatLength,
   lengthField,
@@ -22,6 +21,7 @@ import { useFigures } from '@/kit/form/useFigures';
 import { Problem } from '@/kit/feedback/Problem';
 import { ListHeading } from '@/kit/layout/ListRow';
 import { Small, Strong, Text } from '@/kit/text/Text';
+import { shelfWords } from '@/shared/placeWords';
 
 type What = 'dividers' | 'liners' | 'risers';
 
@@ -143,7 +143,7 @@ function Liners({ space, unit }: { space: SpaceRow; unit: LengthUnit }) {
   const { inputs, values, problem } = useFigures(LINER, unit, { roll: unit === 'metric' ? '45' : '18' });
   const shelves = useHousehold(({ state }) =>
     modelSpace(space, state.shelvesOf(space.id)).shelves.map(({ shelf, room, bayTenthMm }) => ({
-      name: describeShelf(state, shelf),
+      name: shelfWords(state, shelf),
       wire: shelf.build?.surface === 'wire',
       widthTenthMm: room.width - 2 * bayTenthMm,
       depthTenthMm: room.depth,

@@ -3,7 +3,6 @@ import {
   foldText,
   isMeasure,
   oldestFirst,
-  placePath,
   opsForTaking,
   type Found,
   type ItemRow,
@@ -23,6 +22,7 @@ import { amountWords, dueWords, lotAmountWords, onHandWords } from '@/features/s
 import { drawingScale, OpenDoorView, useFront, type Front } from '@/features/drawing';
 import { summaryWords } from '@/features/drawing/words';
 import { namesWords } from '@/features/spaces/words';
+import { wayTo } from '@/shared/placeWords';
 import { AnswerHead } from './AnswerHead';
 
 /** The answer to "where is it?": what, how many, until when, the way there, and the drawing with the bin lit. */
@@ -86,8 +86,8 @@ function ItemAnswer({ item, lots, query }: { item: ItemRow; lots: readonly LotRo
 
 function NookAnswer({ nookId, repaired }: { nookId: string; repaired: boolean }) {
   const router = useRouter();
-  const front = useFront(useHousehold(({ state }) => placePath(state, nookId)?.space?.id ?? null));
-  const path = useHousehold(({ state }) => placePath(state, nookId));
+  const front = useFront(useHousehold(({ state }) => wayTo(state, nookId)?.space?.id ?? null));
+  const path = useHousehold(({ state }) => wayTo(state, nookId));
   const kind = useHousehold(({ state }) => state.nook(nookId)?.kind);
   const summary = front?.summaryOf(nookId);
   const name = path?.bins.at(-1)?.name ?? path?.steps.at(-1) ?? '';
@@ -118,7 +118,7 @@ function Card({
   sub: string;
   children: React.ReactNode;
 }) {
-  const path = useHousehold(({ state }) => (nookId === null ? null : placePath(state, nookId)));
+  const path = useHousehold(({ state }) => (nookId === null ? null : wayTo(state, nookId)));
   const litId = path?.bins[0]?.id ?? path?.shelf?.id ?? null;
   const front = useFront(path?.space?.id ?? null);
   const { gtMd } = useMedia();

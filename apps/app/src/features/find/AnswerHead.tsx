@@ -1,11 +1,11 @@
-import type { PlacePath } from '@ours/core';
 import type { ReactNode } from 'react';
 import { XStack, YStack } from 'tamagui';
 import { Plate } from '@/kit/text/Plate';
 import { Small, Strong, Title } from '@/kit/text/Text';
+import { type Way } from '@/shared/placeWords';
 
 /** What was found, how many, the plate of its place and the way there. */
-export function AnswerHead({ title, sub, path }: { title: ReactNode; sub: string; path: PlacePath | null }) {
+export function AnswerHead({ title, sub, path }: { title: ReactNode; sub: string; path: Way | null }) {
   return (
     <YStack padding={14} gap={4}>
       <XStack gap={10} alignItems="flex-start">

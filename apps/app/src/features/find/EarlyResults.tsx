@@ -1,9 +1,10 @@
-import { oldestFirst, placePath, withoutDoubles, type Found } from '@ours/core';
+import { oldestFirst, withoutDoubles, type Found } from '@ours/core';
 import { useEffect, useState } from 'react';
 import { YStack } from 'tamagui';
 import { useHousehold, useHouseholdContext } from '@/shared/HouseholdProvider';
 import { Small, Text } from '@/kit/text/Text';
 import { onHandWords } from '@/features/stock/words';
+import { wayTo } from '@/shared/placeWords';
 import { AnswerHead } from './AnswerHead';
 import { FoundRow } from './FoundRow';
 import { NothingFound } from './NothingFound';
@@ -54,7 +55,7 @@ export function EarlyResults({ query }: { query: string }) {
 function FirstFound({ found }: { found: Found }) {
   const lots = found.kind === 'item' ? oldestFirst(found.lots, found.item) : [];
   const nookId = found.kind === 'nook' ? found.nookId : lots[0]?.nookId;
-  const path = useHousehold(({ state }) => (nookId === undefined ? null : placePath(state, nookId)));
+  const path = useHousehold(({ state }) => (nookId === undefined ? null : wayTo(state, nookId)));
   const places = new Set(lots.map((lot) => lot.nookId)).size;
   return (
     <YStack

@@ -1,10 +1,11 @@
-import { placePath, type Found } from '@ours/core';
+import { type Found } from '@ours/core';
 import { useHousehold } from '@/shared/HouseholdProvider';
 import { today } from '@/shared/opContext';
 import { ListRow } from '@/kit/layout/ListRow';
 import { Mark } from '@/kit/text/Mark';
 import { Plate } from '@/kit/text/Plate';
 import { dueMark, onHandWords } from '@/features/stock/words';
+import { wayTo } from '@/shared/placeWords';
 
 /** One more answer, as a line. */
 export function FoundRow({
@@ -17,7 +18,7 @@ export function FoundRow({
   selected?: boolean;
 }) {
   const nookId = found.kind === 'nook' ? found.nookId : found.lots[0]?.nookId;
-  const place = useHousehold(({ state }) => (nookId === undefined ? null : placePath(state, nookId)));
+  const place = useHousehold(({ state }) => (nookId === undefined ? null : wayTo(state, nookId)));
   if (found.kind === 'nook') {
     const name = place?.bins.at(-1)?.name ?? place?.steps.at(-1) ?? '';
     return (

@@ -1,7 +1,6 @@
 import {
   codeTail,
   containerGrams,
-  describeShelf,
   findRemedies,
   fitContainer,
   formatMass,
@@ -27,6 +26,7 @@ import { StepNav } from '@/kit/layout/StepNav';
 import { useContentWidth } from '@/kit/layout/useContentWidth';
 import { Small, Strong, Text } from '@/kit/text/Text';
 import { planSteps } from '@/shared/planSteps';
+import { shelfWords } from '@/shared/placeWords';
 import { FloorView } from './FloorView';
 import { LoadBar } from './LoadBar';
 import { useInSlices } from './useInSlices';
@@ -135,13 +135,13 @@ export function FitScreen() {
     void runCommand(
       'shelf_moved',
       opsForMovingShelf(space, state.shelvesOf(space.id), shelf, to),
-      `Moved on the plan: ${describeShelf(state, shelf)}.`,
+      `Moved on the plan: ${shelfWords(state, shelf)}.`,
     );
   };
   const shelfLoad = load?.shelves.find((one) => one.shelfId === at.shelf.id);
   const drawing = (
     <YStack gap={4} alignItems="center">
-      <Small>{`${describeShelf(state, at.shelf)}, from above; the front at the foot`}</Small>
+      <Small>{`${shelfWords(state, at.shelf)}, from above; the front at the foot`}</Small>
       <FloorView
         room={at.room}
         bins={(chosen?.fit.places ?? []).map((body, n) => ({ key: String(n), body, tag: String(n + 1) }))}

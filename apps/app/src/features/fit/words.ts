@@ -1,5 +1,4 @@
 import {
-  describeShelf,
   formatLength,
   formatMass,
   formatSize,
@@ -11,6 +10,7 @@ import {
   type LengthUnit,
   type Remedy,
 } from '@ours/core';
+import { shelfWords } from '@/shared/placeWords';
 
 const WHAT: Readonly<Record<string, string>> = {
   post: 'a post',
@@ -103,7 +103,7 @@ export function remedyWords(remedy: Remedy, state: HouseholdState): { title: str
     return { title: other?.name ?? '', detail: `${remedy.count} fit, ${remedy.free} free in the pool` };
   }
   const shelf = state.get('shelf', remedy.shelfId);
-  const name = shelf ? describeShelf(state, shelf) : '';
+  const name = shelf ? shelfWords(state, shelf) : '';
   const fits = `then ${remedy.count} ${remedy.count === 1 ? 'fits' : 'fit'}`;
   return remedy.kind === 'raise_above'
     ? { title: `${capital(name)} up ${holes(remedy.holes)}`, detail: fits }

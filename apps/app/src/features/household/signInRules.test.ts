@@ -18,7 +18,12 @@ describe('what is wrong at the sign-in', () => {
       email: 'Write your e-mail address.',
       password: 'Write your password.',
     });
-    expect(Object.keys(await wrongAtSignIn('new', EMPTY)).sort()).toEqual(['email', 'householdName', 'name', 'password']);
+    expect(Object.keys(await wrongAtSignIn('new', EMPTY)).sort()).toEqual([
+      'email',
+      'householdName',
+      'name',
+      'password',
+    ]);
     expect(Object.keys(await wrongAtSignIn('join', EMPTY)).sort()).toEqual(['email', 'invitation', 'name', 'password']);
   });
   it('says one sentence for a field', async () => {

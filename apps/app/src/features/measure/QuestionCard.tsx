@@ -11,6 +11,7 @@ import {
 import { useState } from 'react';
 import { XStack, YStack } from 'tamagui';
 import { Button } from '@/kit/press/Button';
+import { problemWords } from '@/kit/text/problemWords';
 import { Choices } from '@/kit/form/Choices';
 import { Field } from '@/kit/form/Field';
 import { Small, Strong, Text } from '@/kit/text/Text';
@@ -33,7 +34,7 @@ function read(question: MeasureQuestion, text: string, unit: LengthUnit): { valu
   const mayBeZero = question.answer === 'height' || question.key === 'first_hole';
   if (mayBeZero && /^0+([.,]0+)?( ?(cm|mm|in|"))?$/.test(text.trim())) return { value: 0 };
   const reading = question.answer === 'mass' ? readMass(text, unit) : readLength(text, unit);
-  if (!reading.ok) return { problem: reading.problem };
+  if (!reading.ok) return { problem: problemWords(reading.problem, unit) };
   return { value: 'grams' in reading ? reading.grams : reading.tenthMm };
 }
 

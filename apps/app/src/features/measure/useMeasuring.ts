@@ -1,6 +1,5 @@
 import {
   coldRoom,
-  describeShelf,
   findContradictions,
   measureQuestions,
   opsForMeasuring,
@@ -15,6 +14,7 @@ import { useState } from 'react';
 import { useHousehold } from '@/shared/HouseholdProvider';
 import { useHome } from '@/shared/useHome';
 import { useUndoStack } from '@/shared/useUndoStack';
+import { shelfWords } from '@/shared/placeWords';
 import { contradictionWords } from './words';
 
 const keyOf = ({ id, key }: { id: string; key: string }): string => `${id}/${key}`;
@@ -27,7 +27,7 @@ export function useMeasuring(space: SpaceRow) {
     const rows = state.shelvesOf(space.id);
     const nameOf = (nookId: string): string => {
       const nook = state.nook(nookId);
-      return nook?.kind === 'shelf' ? describeShelf(state, nook.row) : (nook?.row.name ?? '');
+      return nook?.kind === 'shelf' ? shelfWords(state, nook.row) : (nook?.row.name ?? '');
     };
     return {
       shelves: rows,

@@ -1,10 +1,11 @@
-import { placePath, readCode, type RecordedLine } from '@ours/core';
+import { readCode, type RecordedLine } from '@ours/core';
 import { useLocalSearchParams } from 'expo-router';
 import { useEffect, useRef, useState } from 'react';
 import type { TextInput } from 'react-native';
 import { useHousehold, useHouseholdContext } from '@/shared/HouseholdProvider';
 import { today } from '@/shared/opContext';
 import { recentNooks, rememberNook } from '@/shared/recent';
+import { wayTo } from '@/shared/placeWords';
 import { cardOf } from './cardOf';
 import type { SavedLine, UnsavedLine } from './JustNow';
 import { useSaveLine } from './useSaveLine';
@@ -41,7 +42,7 @@ export function useRecording() {
       recentNooks().find((id) => state.nook(id)?.kind === 'bin') ??
       state.all('bin')[0]?.id ??
       state.all('shelf')[0]?.id;
-    const path = wanted === undefined ? null : placePath(state, wanted);
+    const path = wanted === undefined ? null : wayTo(state, wanted);
     return wanted === undefined || !path || state.nook(wanted)?.row.retired ? null : { id: wanted, path };
   });
 

@@ -2,9 +2,7 @@ import {
   disposalCaution,
   formatQuantity,
   likelyVerdict,
-  listText,
   opsForFinishing,
-  placePath,
   opsForVerdict,
   pluralUnit,
   suggestHome,
@@ -30,7 +28,8 @@ import { Mark } from '@/kit/text/Mark';
 import { useToast } from '@/kit/feedback/Toasts';
 import { Small, Strong, Text } from '@/kit/text/Text';
 import { NookPicker } from '@/shared/NookPicker';
-import { DISPOSAL_CAUTIONS, likelyWords, VERDICT_WORDS } from './words';
+import { wayTo } from '@/shared/placeWords';
+import { DISPOSAL_CAUTIONS, VERDICT_WORDS, likelyWords, listText } from './words';
 
 /** A round that is under way: place by place, thing by thing; the next undecided one is open. */
 export function Assessing({ space, round }: { space: SpaceRow; round: ClearOutState }) {
@@ -91,7 +90,7 @@ export function Assessing({ space, round }: { space: SpaceRow; round: ClearOutSt
       </XStack>
       {places.map((placeId) => (
         <YStack key={placeId}>
-          <ListHeading title={placePath(state, placeId)?.steps.slice(2).join(' › ') || space.name} />
+          <ListHeading title={wayTo(state, placeId)?.steps.slice(2).join(' › ') || space.name} />
           {round.lots
             .filter(({ nookId }) => nookId === placeId)
             .map((lot) => {
@@ -114,7 +113,7 @@ export function Assessing({ space, round }: { space: SpaceRow; round: ClearOutSt
   );
 }
 
-type State = Parameters<typeof placePath>[0];
+type State = Parameters<typeof wayTo>[0];
 function nameOf(state: State, lot: LotRow): string {
   const item = state.get('item', lot.itemId);
   return item
@@ -139,7 +138,7 @@ function OneThing({
   if (!item) return null;
   const caution = disposalCaution(item);
   const home = suggestHome(state, lot, spaceId);
-  const way = home ? placePath(state, home) : null;
+  const way = home ? wayTo(state, home) : null;
   const likely = likelyVerdict(state, lot, spaceId, today());
   return (
     <YStack
@@ -177,7 +176,7 @@ function OneThing({
             selected={verdict === likely.verdict}
             onPress={() => onDecide(likely.verdict, likely.toNookId)}
           />
-          <Small>{likelyWords(likely, (id) => placePath(state, id)?.steps.slice(1).join(' › ') ?? '', today())}</Small>
+          <Small>{likelyWords(likely, (id) => wayTo(state, id)?.steps.slice(1).join(' › ') ?? '', today())}</Small>
           <Choices
             label="Or"
             wrap

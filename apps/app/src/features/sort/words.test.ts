@@ -1,5 +1,6 @@
-import type { LikelyVerdict } from '@ours/core';
-import { likelyWords, VERDICT_WORDS } from './words';
+import { HouseholdState, type LikelyVerdict } from '@ours/core';
+import { sampleRows } from '@/data/store/sampleRows.test-support';
+import { likelyWords, listText, VERDICT_WORDS } from './words';
 
 describe('why an answer is offered first', () => {
   it.each<[LikelyVerdict['because'], string]>([
@@ -14,4 +15,10 @@ describe('why an answer is offered first', () => {
   );
   it('each verdict has words of its own', () =>
     expect(new Set(Object.values(VERDICT_WORDS)).size).toBe(Object.keys(VERDICT_WORDS).length));
+});
+
+it('the list to hand on has a line for each thing, with its number', () => {
+  const state = new HouseholdState();
+  for (const row of sampleRows()) state.put(row);
+  expect(listText(state, state.all('lot'))).toBe('Paper lantern, 24 pieces');
 });

@@ -1,4 +1,12 @@
-import type { CivilDate, LikelyVerdict, Verdict } from '@ours/core';
+import {
+  formatQuantity,
+  pluralUnit,
+  type CivilDate,
+  type HouseholdState,
+  type LikelyVerdict,
+  type LotRow,
+  type Verdict,
+} from '@ours/core';
 import { dateWords } from '@/features/stock/words';
 
 export const VERDICT_WORDS: Readonly<Record<Verdict, string>> = {
@@ -34,4 +42,16 @@ export function likelyWords(
     case 'nothing_against':
       return 'Likely: nothing recorded speaks against it.';
   }
+}
+
+/** A list to hand on: `Glass holder, 12 pieces`, one line each. */
+export function listText(state: HouseholdState, lots: readonly LotRow[]): string {
+  return lots
+    .flatMap((lot) => {
+      const item = state.get('item', lot.itemId);
+      if (!item) return [];
+      const amount = lot.quantityThousandths;
+      return [`${item.name}, ${formatQuantity(amount)} ${pluralUnit(item.unit, amount)}`];
+    })
+    .join('\n');
 }

@@ -30,6 +30,7 @@ import { Stepper } from '@/kit/form/Stepper';
 import { Screen } from '@/kit/layout/Screen';
 import { useContentWidth } from '@/kit/layout/useContentWidth';
 import { Button } from '@/kit/press/Button';
+import { problemWords } from '@/kit/text/problemWords';
 import { Small, Strong } from '@/kit/text/Text';
 import { addedSpaceWords, shelfFieldWords, shelvesWord, SPACE_KIND_WORDS } from './words';
 
@@ -126,7 +127,8 @@ export function NewSpaceScreen() {
       // A pattern brings its own figures.
       if (pattern && (MEASURES as readonly string[]).includes(key)) continue;
       const reading = readFieldText(fieldOf(key), texts[key], unit);
-      if (!reading.ok) problems[key] = texts[key].trim() === '' ? (NEEDED[key] ?? reading.problem) : reading.problem;
+      if (!reading.ok)
+        problems[key] = (texts[key].trim() === '' ? NEEDED[key] : undefined) ?? problemWords(reading.problem, unit);
     }
     return problems;
   };

@@ -1,4 +1,4 @@
-import { isFrozen, isInFreezer, nooksWithin, placePath, opsForMovingBin, opsForThawingAll, stockOf } from '@ours/core';
+import { isFrozen, isInFreezer, nooksWithin, opsForMovingBin, opsForThawingAll, stockOf } from '@ours/core';
 import { useRouter } from 'expo-router';
 import { useState } from 'react';
 import { XStack, YStack } from 'tamagui';
@@ -14,6 +14,7 @@ import { BinDialog } from './BinDialog';
 import { NookPicker } from '@/shared/NookPicker';
 import { RemoveDialog } from './RemoveDialog';
 import { summaryWords } from '@/features/drawing/words';
+import { wayTo } from '@/shared/placeWords';
 import { namesWords } from './words';
 
 type Open = 'move' | 'change' | 'remove' | null;
@@ -26,7 +27,7 @@ export function NookPanel({ nookId, onGone, onClose }: { nookId: string; onGone:
   const [leaving, setLeaving] = useState<{ toId: string; toName: string } | null>(null);
   const found = useHousehold(({ state }) => {
     const nook = state.nook(nookId);
-    const path = placePath(state, nookId);
+    const path = wayTo(state, nookId);
     return nook && path ? { nook, path, summary: stockOf(state).summary(nookId, today()), state } : null;
   });
   if (!found) return null;

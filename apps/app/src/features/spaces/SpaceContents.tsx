@@ -1,4 +1,4 @@
-import { codeTail, describeShelf, stockOf } from '@ours/core';
+import { codeTail, stockOf } from '@ours/core';
 import { YStack } from 'tamagui';
 import { useHousehold } from '@/shared/HouseholdProvider';
 import { today } from '@/shared/opContext';
@@ -6,6 +6,7 @@ import { ListHeading, ListRow } from '@/kit/layout/ListRow';
 import { Mark } from '@/kit/text/Mark';
 import { Plate } from '@/kit/text/Plate';
 import { summaryWords } from '@/features/drawing/words';
+import { shelfWords } from '@/shared/placeWords';
 import { namesWords } from './words';
 
 /** The drawing as a list: shelf by shelf, bin by bin. */
@@ -21,7 +22,7 @@ export function SpaceContents({
   const shelves = useHousehold(({ state }) =>
     state.shelvesOf(spaceId).map((shelf) => ({
       shelf,
-      name: describeShelf(state, shelf),
+      name: shelfWords(state, shelf),
       loose: state.lotsIn(shelf.id).length,
       summary: stockOf(state).summary(shelf.id, today()),
       bins: state.binsIn(shelf.id).map((bin) => ({ bin, summary: stockOf(state).summary(bin.id, today()) })),

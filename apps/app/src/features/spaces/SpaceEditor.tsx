@@ -1,4 +1,4 @@
-import { codeTail, describeShelf, newShelfCode, SHELF_KINDS, type ShelfKind, type ShelfRow } from '@ours/core';
+import { codeTail, newShelfCode, SHELF_KINDS, type ShelfKind, type ShelfRow } from '@ours/core';
 import { useRouter } from 'expo-router';
 import { useState } from 'react';
 import { XStack, YStack } from 'tamagui';
@@ -15,6 +15,7 @@ import { RemoveDialog } from './RemoveDialog';
 import { ShelfDialog } from './ShelfDialog';
 import { SpaceDialog } from './SpaceDialog';
 import { SHELF_KIND_WORDS } from '@/features/drawing/words';
+import { shelfWords } from '@/shared/placeWords';
 
 /** Shelves and bins of a space, to be added, changed and removed. */
 export function SpaceEditor({ spaceId }: { spaceId: string }) {
@@ -28,7 +29,7 @@ export function SpaceEditor({ spaceId }: { spaceId: string }) {
     space: state.get('space', spaceId),
     shelves: state
       .shelvesOf(spaceId)
-      .map((shelf) => ({ shelf, name: describeShelf(state, shelf), bins: state.binsIn(shelf.id) })),
+      .map((shelf) => ({ shelf, name: shelfWords(state, shelf), bins: state.binsIn(shelf.id) })),
     inUse: state.codesInUse(),
   }));
   if (!space) return null;

@@ -26,6 +26,7 @@ import { useHousehold } from '@/shared/HouseholdProvider';
 import { useRunCommand } from '@/shared/useRunCommand';
 import { useHome } from '@/shared/useHome';
 import { Button } from '@/kit/press/Button';
+import { problemWords } from '@/kit/text/problemWords';
 import { Choices } from '@/kit/form/Choices';
 import { Dialog } from '@/kit/layout/Dialog';
 import { Field } from '@/kit/form/Field';
@@ -226,7 +227,7 @@ function readTraits(
     const reading = readFieldText(field, texts[key] ?? '', unit);
     if (reading.ok) return reading.value as number | null;
     const like = key === 'grams' ? ' A towel has about 450.' : '';
-    problems.push(`${FIGURE_WORDS[key] ?? key}: ${reading.problem}${like}`);
+    problems.push(`${FIGURE_WORDS[key] ?? key}: ${problemWords(reading.problem, unit)}${like}`);
     return null;
   };
   const needed = (key: string, field: AnyField, before?: number): number => figure(key, field, before ?? null) ?? 0;

@@ -1,4 +1,4 @@
-import { placePath, stockOf, type HouseholdState } from '@ours/core';
+import { stockOf, type HouseholdState } from '@ours/core';
 import { useLocalSearchParams, useRouter } from 'expo-router';
 import { useCallback, useEffect, useState } from 'react';
 import { useMedia, XStack, YStack } from 'tamagui';
@@ -14,6 +14,7 @@ import { Small, Strong, Text } from '@/kit/text/Text';
 import { AddBins, NookPanel } from '@/features/spaces';
 import { CHEMICAL_CAUTION, namesWords } from '@/features/spaces/words';
 import { OpenDoorView, useFront } from '@/features/drawing';
+import { wayTo } from '@/shared/placeWords';
 import { inUseOrder, LotList, type ListedLot } from './LotList';
 
 function listLots(state: HouseholdState, nookId: string): ListedLot[] {
@@ -35,7 +36,7 @@ export function NookScreen() {
   const [more, setMore] = useState(false);
   const found = useHousehold(({ state }) => {
     const nook = id ? state.nook(id) : undefined;
-    const path = id ? placePath(state, id) : null;
+    const path = id ? wayTo(state, id) : null;
     if (!nook || nook.row.retired || !path) return null;
     return { nook, path, lots: inUseOrder(listLots(state, nook.row.id)), inner: state.binsIn(nook.row.id) };
   });

@@ -1,4 +1,4 @@
-import { describeRefusedOps } from '@ours/core';
+import { touchedBy } from '@ours/core';
 import { useState } from 'react';
 import { XStack, YStack } from 'tamagui';
 import type { QueuedCommand } from '@/data/store/deviceDb';
@@ -12,7 +12,7 @@ import { Dialog } from '@/kit/layout/Dialog';
 import { ListHeading, ListRow } from '@/kit/layout/ListRow';
 import { Screen } from '@/kit/layout/Screen';
 import { Small, Strong, Text } from '@/kit/text/Text';
-import { connectionWords } from './words';
+import { commandWords, connectionWords } from './words';
 
 /** What has not reached the server yet, and what it would not take. */
 export function WaitingScreen() {
@@ -24,10 +24,7 @@ export function WaitingScreen() {
     state: snapshot.state,
   }));
   const [placing, setPlacing] = useState<QueuedCommand | null>(null);
-  const words = ({ command }: QueuedCommand): string => {
-    const lines = describeRefusedOps(state, command);
-    return lines.length > 0 ? lines.join('; ') : command.intent.replace(/_/g, ' ');
-  };
+  const words = ({ command }: QueuedCommand): string => commandWords(touchedBy(state, command), command.intent);
   const when = ({ command }: QueuedCommand): string =>
     new Date(command.occurredAt).toLocaleString(undefined, { dateStyle: 'medium', timeStyle: 'short' });
   return (

@@ -1,3 +1,4 @@
+import { formatQuantity, pluralUnit, type Touched } from '@ours/core';
 import type { Connection } from '@/data/sync/SyncEngine';
 
 /** How it stands between this device and the server, in full sentences. */
@@ -19,4 +20,19 @@ export function connectionWords(connection: Connection | 'lost', somethingRefuse
     case 'offline':
       return 'There is no line to the server. Everything works; changes are kept here and sent when it is back.';
   }
+}
+
+const HOW = { in: 'into', out: 'out of', counted: 'counted in' } as const;
+
+/** What a command that waits or was refused is about: `3 River stones into BL1-B12K`; its intent when nothing of it is known. */
+export function commandWords(touched: readonly Touched[], intent: string): string {
+  // Where amounts are meant, the rows that were made for them say nothing more.
+  const amounts = touched.filter((one) => one.kind === 'amount');
+  const lines = (amounts.length > 0 ? amounts : touched).map((one) => {
+    if (one.kind === 'row') return one.title;
+    const { quantityThousandths: amount, unit } = one;
+    const counted = `${formatQuantity(amount)} ${unit === 'piece' ? '' : `${pluralUnit(unit, amount)} `}${one.item}`;
+    return `${counted}${one.code && ` ${HOW[one.how]} ${one.code}`}`;
+  });
+  return lines.length > 0 ? lines.join('; ') : intent.replace(/_/g, ' ');
 }

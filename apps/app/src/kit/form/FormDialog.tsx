@@ -3,6 +3,7 @@ import { useState, type ReactNode } from 'react';
 import { XStack } from 'tamagui';
 import { Dialog } from '@/kit/layout/Dialog';
 import { Button } from '@/kit/press/Button';
+import { problemWords } from '@/kit/text/problemWords';
 import { Form } from './Form';
 import { inputOf, mapped, type Input } from './inputs';
 
@@ -31,7 +32,7 @@ export function readForm(
     }
     const reading = readFieldText(field, text, unit);
     if (reading.ok) values[key] = reading.value;
-    else problems[key] = text.trim() === '' ? (inputs[key]?.needed ?? reading.problem) : reading.problem;
+    else problems[key] = (text.trim() === '' ? inputs[key]?.needed : undefined) ?? problemWords(reading.problem, unit);
   }
   return Object.keys(problems).length > 0 ? { values: null, problems } : { values, problems: null };
 }

@@ -1,5 +1,6 @@
 import { readFieldText, type AnyField, type LengthUnit } from '@ours/core';
 import { useState } from 'react';
+import { problemWords } from '@/kit/text/problemWords';
 import { Field } from './Field';
 import { placeholderOf } from './inputs';
 
@@ -25,7 +26,7 @@ export function useFigures<K extends string>(
   for (const key of keys) {
     const reading = readFieldText(figures[key].field, texts[key] ?? '', unit);
     if (reading.ok) values[key] = reading.value as number;
-    else problem ??= `${figures[key].label}: ${reading.problem}`;
+    else problem ??= `${figures[key].label}: ${problemWords(reading.problem, unit)}`;
   }
   const inputs = keys.map((key) => (
     <Field

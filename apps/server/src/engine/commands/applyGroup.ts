@@ -3,16 +3,17 @@ import type { CommandAnswer, CommandBatch } from '@ours/contracts';
 import {
   alignClock,
   applyCommand,
-  describeCommand,
   foldLedger,
   invertCommand,
   isInOrder,
+  touchedBy,
   type Command,
   type LedgerEvent,
   type TaggedRow,
 } from '@ours/core';
 import type { GroupState } from './groupReads';
 import type { GroupOutcome, LogEntry } from './groupWrites';
+import { touchedWords } from './touchedWords';
 
 export interface Sender {
   householdId: string;
@@ -99,7 +100,7 @@ async function applyJob(
     }
     state.applied.add(command.id);
     if (device !== null) outcome.clocks.set(device, command.occurredAt);
-    outcome.log.push({ ...entry, seq, inverse, summary: describeCommand(state, command) });
+    outcome.log.push({ ...entry, seq, inverse, summary: touchedBy(state, command).map(touchedWords) });
     answers.set(command.id, { id: command.id, status: 'applied', seq });
   }
 }
