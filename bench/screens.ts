@@ -10,6 +10,9 @@ import { quantile, table } from './table';
 
 const SLOWDOWN = 4;
 const COMMAND_SETTLES_MS = 2500;
+const COLD_RUNS = 3;
+/** Retired rows are read while nobody does anything; only then is the memory what it will be. */
+const ALL_IS_READ_MS = 25_000;
 const WORDS = ['rice', 'soup', 'candle', 'towel', 'batt'];
 const SCREENS = [
   { name: 'Find', path: '/', ready: 'Where you were' },
@@ -138,12 +141,16 @@ async function measure(server: HomeServer, growth: Growth | null): Promise<Measu
   const devtools = await context.newCDPSession(page);
   await devtools.send('Emulation.setCPUThrottlingRate', { rate: SLOWDOWN });
 
-  const started = performance.now();
-  await page.goto(server.url);
-  await page.getByTestId('find').fill('rice');
-  await page.getByTestId('answer').waitFor();
-  const coldMs = performance.now() - started;
-  await page.waitForTimeout(3000);
+  const coldRuns: number[] = [];
+  for (let run = 0; run < COLD_RUNS; run++) {
+    const started = performance.now();
+    await page.goto(server.url);
+    await page.getByTestId('find').fill('rice');
+    await page.getByTestId('answer').waitFor();
+    coldRuns.push(performance.now() - started);
+    await page.waitForTimeout(3000);
+  }
+  const coldMs = quantile(coldRuns, 0.5);
   const fixedMs = await fixedWork(page);
 
   const keysMs: number[] = [];
@@ -183,6 +190,8 @@ async function measure(server: HomeServer, growth: Growth | null): Promise<Measu
     const undo = page.getByRole('button', { name: 'Undo' }).first();
     taskMs.set(name, await watched(page, () => undo.click(), COMMAND_SETTLES_MS));
   }
+  await devtools.send('Emulation.setCPUThrottlingRate', { rate: 1 });
+  await page.waitForTimeout(growth ? ALL_IS_READ_MS : COMMAND_SETTLES_MS);
   await devtools.send('HeapProfiler.collectGarbage');
   const { usedSize } = (await devtools.send('Runtime.getHeapUsage')) as { usedSize: number };
   await browser.close();

@@ -1,12 +1,16 @@
-import { Fragment, useEffect, useRef, useState, type ReactNode } from 'react';
+import { Fragment, startTransition, useEffect, useRef, useState, type ReactNode } from 'react';
 import { useScroller } from './Screen';
 
-const FIRST_ROWS = 14;
-const MORE_ROWS = 20;
+/** What a phone shows at once. */
+const FIRST_ROWS = 10;
+const MORE_ROWS = 10;
 /** More rows are drawn when the end of those that are drawn comes so near. */
 const AHEAD = '700px';
 
-/** Rows below each other. Of very many the first are drawn, and more as one scrolls towards them. Inside a Screen. */
+/**
+ * Rows below each other. Of very many the first are drawn, and more as one scrolls towards them, behind whatever else there is to
+ * do. Inside a Screen.
+ */
 export function LongList<T>({
   entries,
   keyOf,
@@ -24,7 +28,7 @@ export function LongList<T>({
       {(all ? entries : entries.slice(0, shown)).map((entry) => (
         <Fragment key={keyOf(entry)}>{draw(entry)}</Fragment>
       ))}
-      {all ? null : <Foot key={shown} onNear={() => setShown((now) => now + MORE_ROWS)} />}
+      {all ? null : <Foot key={shown} onNear={() => startTransition(() => setShown((now) => now + MORE_ROWS))} />}
     </>
   );
 }

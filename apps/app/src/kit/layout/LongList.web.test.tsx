@@ -34,19 +34,19 @@ afterEach(() => {
 });
 
 it('draws all of a short list', () => {
-  show(14);
-  expect(drawn()).toBe(14);
+  show(10);
+  expect(drawn()).toBe(10);
   expect(comeNear).toBeNull();
 });
 
 it('draws the first of a long one, and more whenever their end comes near, to the last', () => {
-  show(50);
-  expect(drawn()).toBe(14);
+  show(25);
+  expect(drawn()).toBe(10);
   act(() => comeNear!());
-  expect(drawn()).toBe(34);
+  expect(drawn()).toBe(20);
   act(() => comeNear!());
-  expect(drawn()).toBe(50);
-  expect(screen.getByText('thing 49')).toBeTruthy();
+  expect(drawn()).toBe(25);
+  expect(screen.getByText('thing 24')).toBeTruthy();
   expect(comeNear).toBeNull();
 });
 
