@@ -3,19 +3,28 @@ import { Slot } from 'expo-router';
 import { useEffect, useState } from 'react';
 import { Platform } from 'react-native';
 import { TamaguiProvider } from 'tamagui';
+import { untilIdle } from '@/data/store/idle';
 import { SessionProvider } from '@/shared/SessionProvider';
 import { useOurFonts } from '@/kit/theme/Fonts';
 import { config } from '@/kit/theme/tamagui.config';
 import { ThemeChoice } from '@/kit/theme/ThemeChoice';
 import { ToastProvider } from '@/kit/feedback/Toasts';
 
+/** Keeps the app on this device: what the first screens take once they are shown, the rest when there is nothing else to do. */
+async function keepForOffline(): Promise<void> {
+  await untilIdle();
+  await navigator.serviceWorker.register('/sw.js');
+  const { active } = await navigator.serviceWorker.ready;
+  await untilIdle();
+  active?.postMessage('fetch the rest');
+}
+
 export default function Layout() {
   const [queries] = useState(() => new QueryClient());
   useOurFonts();
   useEffect(() => {
-    if (Platform.OS === 'web' && 'serviceWorker' in navigator && process.env.NODE_ENV === 'production') {
-      void navigator.serviceWorker.register('/sw.js');
-    }
+    if (Platform.OS === 'web' && 'serviceWorker' in navigator && process.env.NODE_ENV === 'production')
+      void keepForOffline().catch(() => undefined);
   }, []);
   return (
     <TamaguiProvider config={config} defaultTheme="light">
