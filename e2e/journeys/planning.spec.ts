@@ -191,7 +191,7 @@ test('stair press: sorted thing by thing, planned in baskets that are there, dra
   expect(before).toContain('Free');
 
   // One family that cannot house it all. A search that is over before the press on Stop says the same; that Stop stops is shown
-  // in planning.web.test.tsx.
+  // in usePlanSolver.web.test.tsx.
   await page.getByRole('button', { name: 'Another' }).click();
   await page.getByRole('radio', { name: 'Frost' }).click();
   await page.getByRole('button', { name: 'Find the best mix' }).click();

@@ -314,7 +314,15 @@ describe('what a shelf is for the computation', () => {
     const crate = state.get('container', 'crate')!;
     const fit = fitContainer(crate, upper.room);
     expect(fit).toMatchObject({ count: 0, reasons: [{ kind: 'too_high', overTenthMm: 100 }] });
-    expect(findRemedies(state, model, upper, crate, fit)).toContainEqual({
+    expect(
+      findRemedies(
+        state.all('container').map((container) => ({ container, free: freeCount(state, container, model.space.id) })),
+        model,
+        upper,
+        crate,
+        fit,
+      ),
+    ).toContainEqual({
       kind: 'lower_this',
       shelfId: 'upper',
       holes: 1,

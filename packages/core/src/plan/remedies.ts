@@ -1,6 +1,5 @@
-import type { HouseholdState, ContainerRow } from '../household';
+import type { ContainerRow } from '../household';
 import { fitContainer, type ContainerFit, roomOver, type ShelfModel, type SpaceModel } from '../fit';
-import { freeCount } from './planProblem';
 
 /** What would let more fit: another container, or a shelf on other holes. */
 export type Remedy =
@@ -14,15 +13,16 @@ const MOST_OTHERS = 3;
 /**
  * What else could be done when a container does not fit, or to fit more: move a shelf on its holes as long as what is above or
  * below keeps some room, or take another container of the pool.
+ * @param kinds the containers there are, with how many of each are free for this space
  */
 export function findRemedies(
-  state: HouseholdState,
+  kinds: readonly { container: ContainerRow; free: number }[],
   model: SpaceModel,
   at: ShelfModel,
   container: ContainerRow,
   fit: ContainerFit,
 ): Remedy[] {
-  return [...shelfRemedies(model, at, container, fit), ...otherContainers(state, model, at, container, fit)];
+  return [...shelfRemedies(model, at, container, fit), ...otherContainers(kinds, at, container, fit)];
 }
 
 function shelfRemedies(model: SpaceModel, at: ShelfModel, container: ContainerRow, fit: ContainerFit): Remedy[] {
@@ -54,24 +54,22 @@ function shelfRemedies(model: SpaceModel, at: ShelfModel, container: ContainerRo
 }
 
 function otherContainers(
-  state: HouseholdState,
-  model: SpaceModel,
+  kinds: readonly { container: ContainerRow; free: number }[],
   at: ShelfModel,
   container: ContainerRow,
   fit: ContainerFit,
 ): Remedy[] {
-  return state
-    .all('container')
-    .filter(({ id }) => id !== container.id)
-    .map((other) => ({ other, found: fitContainer(other, at.room) }))
+  return kinds
+    .filter(({ container: { id }, free }) => id !== container.id && free > 0)
+    .map(({ container: other, free }) => ({ other, free, found: fitContainer(other, at.room) }))
     .filter(({ found }) => found.getsIn)
-    .map(({ other, found }) => ({
+    .map(({ other, free, found }) => ({
       kind: 'other_container' as const,
       containerId: other.id,
       count: found.count,
-      free: freeCount(state, other, model.space.id),
+      free,
     }))
-    .filter(({ count, free }) => free > 0 && count > 0 && (fit.count === 0 || count >= fit.count))
+    .filter(({ count }) => count > 0 && (fit.count === 0 || count >= fit.count))
     .sort((a, b) => Math.min(b.count, b.free) - Math.min(a.count, a.free))
     .slice(0, MOST_OTHERS);
 }

@@ -1,8 +1,6 @@
 import {
   codeTail,
   containerGrams,
-  findRemedies,
-  fitContainer,
   formatMass,
   freeCount,
   modelSpace,
@@ -12,8 +10,9 @@ import {
   type Remedy,
 } from '@ours/core';
 import { useLocalSearchParams, useRouter } from 'expo-router';
-import { useCallback, useMemo, useState } from 'react';
+import { useMemo, useState } from 'react';
 import { useMedia, XStack, YStack } from 'tamagui';
+import { useJob } from '@/jobs/useJob';
 import { useHousehold } from '@/shared/HouseholdProvider';
 import { useRunCommand } from '@/shared/useRunCommand';
 import { useHome } from '@/shared/useHome';
@@ -29,7 +28,6 @@ import { planSteps } from '@/shared/planSteps';
 import { shelfWords } from '@/shared/placeWords';
 import { FloorView } from './FloorView';
 import { LoadBar } from './LoadBar';
-import { useInSlices } from './useInSlices';
 import {
   fitHeadline,
   gapWords,
@@ -41,8 +39,6 @@ import {
   sizeWords,
   sureWords,
 } from './words';
-
-const NONE: readonly string[] = [];
 
 /** `5`, `2 at a slant`, `–` for none, `…` while it is not computed. */
 const countWords = (fit: ContainerFit | null): string => {
@@ -79,40 +75,30 @@ export function FitScreen() {
     const kinds = containers.map((container) => ({ container, free: freeCount(state, container, space.id) }));
     return { model, at, kinds, load: spaceLoad(state, space.id), version };
   }, [space, state, shelfId, version]);
-  // The one that is looked at comes first, then the rest of the list.
-  const order = (found?.kinds ?? []).map(({ container }) => container.id);
-  const computed = useInSlices(
-    containerId !== null && order.includes(containerId)
-      ? [containerId, ...order.filter((one) => one !== containerId)]
-      : order,
-    useCallback(
-      (key: string) => {
-        const container = state.get('container', key);
-        return container && found?.at ? fitContainer(container, found.at.room) : null;
-      },
-      [state, found],
-    ),
-  );
-  const chosenFit = containerId === null ? null : (computed.get(containerId) ?? null);
-  const remedies = useInSlices(
-    chosenFit && containerId !== null ? [containerId] : NONE,
-    useCallback(
-      (key: string) => {
-        const container = state.get('container', key);
-        return container && found?.at && chosenFit
-          ? findRemedies(state, found.model, found.at, container, chosenFit)
-          : [];
-      },
-      [state, found, chosenFit],
-    ),
-  );
+  const fitsInput = useMemo(() => {
+    if (!found?.at) return null;
+    const { room, upper } = found.at;
+    // The one that is looked at comes first, then the rest of the list.
+    const all = found.kinds.map(({ container }) => container);
+    const asked = all.filter((one) => one.id === containerId);
+    return { room, upper, containers: [...asked, ...all.filter((one) => one.id !== containerId)] };
+  }, [found, containerId]);
+  const told = useJob('fits', fitsInput);
+  const computed = useMemo(() => new Map(told.map((one) => [one.containerId, one])), [told]);
+  const chosenFit = (containerId === null ? undefined : computed.get(containerId)) ?? null;
+  const remediesInput = useMemo(() => {
+    const container = found?.kinds.find((one) => one.container.id === chosenFit?.containerId)?.container;
+    if (!found?.at || !container || !chosenFit) return null;
+    return { kinds: found.kinds, model: found.model, at: found.at, container, fit: chosenFit.fit };
+  }, [found, chosenFit]);
+  const remedies = useJob('remedies', remediesInput).at(-1) ?? [];
   if (!space || !found) {
     return <NotHere what="This place" />;
   }
   const { model, at, kinds, load } = found;
-  const fits = kinds.map((one) => ({ ...one, fit: computed.get(one.container.id) ?? null }));
+  const fits = kinds.map((one) => ({ ...one, fit: computed.get(one.container.id)?.fit ?? null }));
   const picked = kinds.find(({ container }) => container.id === containerId) ?? null;
-  const chosen = picked && chosenFit ? { ...picked, fit: chosenFit } : null;
+  const chosen = picked && chosenFit ? { ...picked, ...chosenFit } : null;
   const steps = <StepNav label="Setting up" steps={planSteps(space.id)} />;
   if (!at) {
     return (
@@ -177,17 +163,14 @@ export function FitScreen() {
         {chosen.fit.notes.map((note) => (
           <Small key={note.kind}>{noteWords(note, unit)}</Small>
         ))}
-        {at.upper.map((room, n) => {
-          const more = fitContainer(chosen.container, room).count;
-          return (
-            <Small key={n}>
-              {more === 0 ? 'On the half-shelf or riser: none.' : `On the half-shelf or riser: ${more} more.`}
-            </Small>
-          );
-        })}
+        {chosen.upper.map((more, n) => (
+          <Small key={n}>
+            {more === 0 ? 'On the half-shelf or riser: none.' : `On the half-shelf or riser: ${more} more.`}
+          </Small>
+        ))}
         <Small>{sureWords(chosen.fit)}</Small>
       </YStack>
-      {(remedies.get(chosen.container.id) ?? []).map((remedy, n) => {
+      {remedies.map((remedy, n) => {
         const words = remedyWords(remedy, state);
         return (
           <XStack key={n} padding={12} gap={12} alignItems="center" borderTopWidth={1} borderColor="$borderColor">
