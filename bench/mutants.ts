@@ -11,7 +11,7 @@ import { tmpdir } from 'node:os';
 import { join, resolve } from 'node:path';
 import ts from 'typescript';
 
-const READER = 'src/stock/recordLine';
+const READER = 'src/record';
 const GROUPS: Readonly<Record<string, { files: string[]; tests: string[] }>> = {
   reader: {
     files: [
@@ -21,16 +21,15 @@ const GROUPS: Readonly<Record<string, { files: string[]; tests: string[] }>> = {
     tests: [READER],
   },
   dates: {
-    files: ['readDate', 'dueDate', 'civilDate', 'openedDays'].map((name) => `src/shelflife/${name}.ts`),
-    tests: ['src/shelflife', `${READER}/recordLine.test.ts`],
+    files: [
+      ...['readDate', 'civilDate'].map((name) => `src/base/${name}.ts`),
+      ...['dueDate', 'openedDays'].map((name) => `src/shelflife/${name}.ts`),
+    ],
+    tests: ['src/base', 'src/shelflife', `${READER}/recordLine.test.ts`],
   },
   ledger: {
-    files: ['src/stock/ledger.ts', 'src/stock/stockOps.ts', 'src/household/invertCommand.ts'],
-    tests: [
-      ...['ledger', 'LotJournal', 'stock', 'stockOps'].map((name) => `src/stock/${name}.test.ts`),
-      'src/household',
-      `${READER}/opsForRecordedLine.test.ts`,
-    ],
+    files: ['src/household/ledger.ts', 'src/stock/stockOps.ts', 'src/household/invertCommand.ts'],
+    tests: ['src/household', 'src/stock', `${READER}/opsForRecordedLine.test.ts`],
   },
 };
 
