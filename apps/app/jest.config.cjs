@@ -8,7 +8,7 @@ module.exports = {
     {
       displayName: 'data',
       testEnvironment: 'node',
-      testMatch: ['<rootDir>/src/**/*.test.ts'],
+      testMatch: ['<rootDir>/{src,metro}/**/*.test.ts'],
       transform: { '\\.[cm]?[jt]s$': require.resolve('../../tools/jestEsbuild.cjs') },
       transformIgnorePatterns: ['/node_modules/(?!(@ours|uuid|idb)/)'],
       moduleNameMapper: alias,

@@ -33,7 +33,7 @@ export function WaitingScreen() {
         <Text>{connectionWords(store.isLost ? 'lost' : connection, refused.length > 0)}</Text>
         {connection === 'other_home' ? (
           <Button label="Go to the home this browser is signed in to" onPress={() => void checkMe()} />
-        ) : (
+        ) : connection === 'online' && waiting.length === 0 ? null : (
           <Button label="Try now" onPress={syncNow} />
         )}
       </YStack>

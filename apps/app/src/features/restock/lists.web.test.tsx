@@ -1,0 +1,107 @@
+import 'fake-indexeddb/auto';
+import type { TaggedRow } from '@ours/core';
+import { act, fireEvent, screen, waitFor } from '@testing-library/react';
+import { RoundsScreen } from '@/features/rounds/RoundsScreen';
+import { ID, lotRow, sampleRows } from '@/data/store/sampleRows.test-support';
+import { openWith, queued } from '@/shared/planHome.test-support';
+import { RestockScreen } from './RestockScreen';
+
+const mockGo = jest.fn();
+jest.mock('expo-router', () => ({
+  usePathname: () => '/restock',
+  useRouter: () => ({ push: mockGo, replace: mockGo, canGoBack: () => false }),
+}));
+beforeEach(() => mockGo.mockClear());
+
+/** The home with its lanterns low at so many. */
+const lowAt = (thousandths: number | null, left = 24): TaggedRow[] =>
+  sampleRows().map((tagged): TaggedRow => {
+    if (tagged.entity === 'item') return { entity: 'item', row: { ...tagged.row, lowAtThousandths: thousandths } };
+    return tagged.entity === 'lot' ? { entity: 'lot', row: lotRow(left, 1) } : tagged;
+  });
+const press = (name: string): Promise<void> =>
+  act(async () => {
+    fireEvent.click(screen.getByRole('button', { name }));
+  });
+
+describe('what runs out', () => {
+  it('says when nothing is low, and then offers nothing to share', async () => {
+    await openWith(<RestockScreen />, lowAt(23_000));
+    expect(await screen.findByText(/^Nothing is low\./)).toBeTruthy();
+    expect(screen.queryByRole('button', { name: 'Share' })).toBeNull();
+  });
+  it('lists what is at its mark, with what is left and where', async () => {
+    await openWith(<RestockScreen />, lowAt(24_000));
+    expect(await screen.findByText('24 left · low at 24')).toBeTruthy();
+    expect(screen.getByText('1 thing')).toBeTruthy();
+    fireEvent.click(screen.getByText('Paper lantern'));
+    expect(mockGo).toHaveBeenCalledWith(`/nook/${ID.bin}`);
+  });
+  it('copies the list where a browser cannot share, and says what failed', async () => {
+    const copied: string[] = [];
+    let fails = false;
+    Object.assign(navigator, {
+      clipboard: {
+        writeText: (text: string) => {
+          if (fails) return Promise.reject(new Error('not allowed'));
+          copied.push(text);
+          return Promise.resolve();
+        },
+      },
+    });
+    await openWith(<RestockScreen />, lowAt(2000, 0));
+    await screen.findByText('none left · low at 2');
+    await press('Share');
+    await waitFor(() => expect(screen.getByText('The list is copied as text.')).toBeTruthy());
+    expect(copied).toEqual(['Paper lantern (none left)']);
+    fails = true;
+    await press('Share');
+    expect(await screen.findByText('The list could not be shared from this browser.')).toBeTruthy();
+  });
+});
+
+describe('what wants a look', () => {
+  const withDates = (): TaggedRow[] => {
+    const lot = (id: string, expiresOn: string | null, more: object = {}): TaggedRow => ({
+      entity: 'lot',
+      row: { ...lotRow(2, 1), id, expiresOn, dateKind: expiresOn === null ? null : ('use_by' as const), ...more },
+    });
+    const soon = new Date(Date.now() + 3 * 86_400_000).toISOString().slice(0, 10);
+    return [
+      ...sampleRows().filter(({ entity }) => entity !== 'lot'),
+      lot('late', '2020-03-12'),
+      lot('soon', soon),
+      lot('far', '2190-01-01'),
+      lot('uncounted', null, { pleaseCount: true }),
+      {
+        entity: 'line',
+        row: { id: '019ab2f0-0000-7000-8000-00000000000b', seq: 1, retired: false, nookId: ID.bin, text: '3 of those', problem: 'unread' } as never,
+      },
+    ];
+  };
+  it('is empty in a home where all is well', async () => {
+    await openWith(<RoundsScreen />, sampleRows());
+    expect(await screen.findByText(/^Nothing needs a look today/)).toBeTruthy();
+  });
+  it('puts the late before the soon, then what is to be counted and lines to fix; a far date is no matter', async () => {
+    await openWith(<RoundsScreen />, withDates());
+    await screen.findByText('Ends within two weeks');
+    expect(screen.getAllByRole('heading', { level: 2 }).map(({ textContent }) => textContent)).toEqual([
+      'Too late: look, and take out what is bad',
+      'Ends within two weeks',
+      'Please count',
+      'Lines to fix',
+    ]);
+    expect(screen.getAllByText('Paper lantern, 2')).toHaveLength(2);
+    expect(screen.getByText('“3 of those”')).toBeTruthy();
+  });
+  it('a line to fix is read again in its place, or dropped', async () => {
+    await openWith(<RoundsScreen />, withDates());
+    await screen.findByText('“3 of those”');
+    await press('Fix');
+    expect(mockGo).toHaveBeenCalledWith(`/record?nook=${ID.bin}`);
+    await press('Drop');
+    await waitFor(() => expect(screen.queryByText('“3 of those”')).toBeNull());
+    expect((await queued()).map(({ intent }) => intent)).toEqual(['line_settled']);
+  });
+});
