@@ -1,4 +1,5 @@
 import { lazy, Suspense, type ReactNode } from 'react';
+import { Small } from '@/kit/text/Text';
 import type { Input } from './inputs';
 
 /** A form while it is filled in. */
@@ -30,7 +31,13 @@ const Parts = lazy(() => import('./formParts').then(({ FormParts }) => ({ defaul
 /** A form of texts. What it takes is one part of the build, fetched when the first form is shown. */
 export function Form<K extends string>(props: FormProps<K>) {
   return (
-    <Suspense fallback={null}>
+    <Suspense
+      fallback={
+        <Small padding={16} role="status">
+          Opening …
+        </Small>
+      }
+    >
       <Parts {...(props as unknown as FormProps<string>)} />
     </Suspense>
   );
