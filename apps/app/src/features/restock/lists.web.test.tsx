@@ -75,7 +75,14 @@ describe('what wants a look', () => {
       lot('uncounted', null, { pleaseCount: true }),
       {
         entity: 'line',
-        row: { id: '019ab2f0-0000-7000-8000-00000000000b', seq: 1, retired: false, nookId: ID.bin, text: '3 of those', problem: 'unread' } as never,
+        row: {
+          id: '019ab2f0-0000-7000-8000-00000000000b',
+          seq: 1,
+          retired: false,
+          nookId: ID.bin,
+          text: '3 of those',
+          problem: 'unread',
+        } as never,
       },
     ];
   };
