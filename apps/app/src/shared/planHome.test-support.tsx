@@ -4,7 +4,14 @@ import { configure } from '@testing-library/react';
 import type { ReactElement } from 'react';
 import { HouseholdProvider } from '@/shared/HouseholdProvider';
 import { SessionProvider } from '@/shared/SessionProvider';
-import { forgetDeviceDb, openDeviceDb, readStored, storePage } from '@/data/store/deviceDb';
+import {
+  forgetDeviceDb,
+  openDeviceDb,
+  readStored,
+  storePage,
+  storeQueued,
+  type QueuedCommand,
+} from '@/data/store/deviceDb';
 import { ID } from '@/data/store/sampleRows.test-support';
 import { renderWith } from '@/kit/renderWith.test-support';
 import { ScreenCorner } from '@/kit/layout/Screen';
@@ -28,12 +35,17 @@ const me = {
   personId: null,
 };
 
-/** A screen over a real device store with these rows and no line to any server. */
-export async function openWith(screen: ReactElement, rows: TaggedRow[] = measuredRows()): Promise<void> {
+/** A screen over a real device store with these rows, this queue and no line to any server. */
+export async function openWith(
+  screen: ReactElement,
+  rows: TaggedRow[] = measuredRows(),
+  queue: QueuedCommand[] = [],
+): Promise<void> {
   await forgetDeviceDb(ID.home);
   const db = await openDeviceDb(ID.home);
   const page = { seq: 1, cursor: null, generation: 'one', now: new Date().toISOString(), rows };
   await storePage(db, page, { seq: 1, cursor: null, generation: 'one' }, []);
+  await storeQueued(db, queue);
   db.close();
   globalThis.fetch = jest.fn(() => Promise.reject(new TypeError('no line'))) as never;
   globalThis.EventSource = class {
@@ -52,10 +64,15 @@ export async function openWith(screen: ReactElement, rows: TaggedRow[] = measure
   );
 }
 
-/** What waits to be sent: each command's intent and operations. */
-export async function queued(): Promise<{ intent: string; ops: unknown[] }[]> {
+/** The queue as the device keeps it. */
+export async function keptQueue(): Promise<QueuedCommand[]> {
   const db = await openDeviceDb(ID.home);
   const { queue } = await readStored(db);
   db.close();
-  return queue.map(({ command }) => ({ intent: command.intent, ops: command.ops }));
+  return queue;
+}
+
+/** What waits to be sent: each command's intent and operations. */
+export async function queued(): Promise<{ intent: string; ops: unknown[] }[]> {
+  return (await keptQueue()).map(({ command }) => ({ intent: command.intent, ops: command.ops }));
 }

@@ -5,7 +5,7 @@ import { useScroller } from './Screen';
 const FIRST_ROWS = 10;
 const MORE_ROWS = 10;
 /** More rows are drawn when the end of those that are drawn comes so near. */
-const AHEAD = '700px';
+const AHEAD = '1400px';
 
 /**
  * Rows below each other. Of very many the first are drawn, and more as one scrolls towards them, behind whatever else there is to
