@@ -12,7 +12,7 @@ import {
   storeQueued,
   type QueuedCommand,
 } from '@/data/store/deviceDb';
-import { ID } from '@/data/store/sampleRows.test-support';
+import { feedPage, ID } from '@/data/store/sampleRows.test-support';
 import { renderWith } from '@/kit/renderWith.test-support';
 import { ScreenCorner } from '@/kit/layout/Screen';
 import { ToastProvider } from '@/kit/feedback/Toasts';
@@ -43,8 +43,7 @@ export async function openWith(
 ): Promise<void> {
   await forgetDeviceDb(ID.home);
   const db = await openDeviceDb(ID.home);
-  const page = { seq: 1, cursor: null, generation: 'one', now: new Date().toISOString(), rows };
-  await storePage(db, page, { seq: 1, cursor: null, generation: 'one' }, []);
+  await storePage(db, feedPage(1, rows), { seq: 1, cursor: null, generation: 'one' }, []);
   await storeQueued(db, queue);
   db.close();
   globalThis.fetch = jest.fn(() => Promise.reject(new TypeError('no line'))) as never;

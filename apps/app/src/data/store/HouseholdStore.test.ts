@@ -1,5 +1,5 @@
 import 'fake-indexeddb/auto';
-import type { ChangePage, CommandAnswer } from '@ours/contracts';
+import type { CommandAnswer } from '@ours/contracts';
 import {
   foldLedger,
   opsForCounting,
@@ -16,7 +16,7 @@ import { v7 as uuidv7 } from 'uuid';
 import { forgetDeviceDb, openDeviceDb } from './deviceDb';
 import { HouseholdStore } from './HouseholdStore';
 import { placeThatIsGone } from './placeThatIsGone';
-import { ID, lotRow, sampleRows } from './sampleRows.test-support';
+import { feedPage, ID, lotRow, sampleRows } from './sampleRows.test-support';
 
 const context = () => ({ newId: () => uuidv7(), now: new Date().toISOString(), today: '2026-11-24' });
 const take = (store: HouseholdStore, amount: number): Op[] =>
@@ -24,14 +24,6 @@ const take = (store: HouseholdStore, amount: number): Op[] =>
 const left = (store: HouseholdStore): number => store.state.get('lot', ID.lot)!.quantityThousandths / 1000;
 
 const CELLAR = uuidv7();
-const page = (seq: number, rows: TaggedRow[] = [], more: Partial<ChangePage> = {}): ChangePage => ({
-  seq,
-  cursor: null,
-  generation: 'one',
-  now: new Date().toISOString(),
-  rows,
-  ...more,
-});
 const applied = (store: HouseholdStore, seq: number): CommandAnswer => ({
   id: store.waiting[0]!.command.id,
   status: 'applied',
@@ -43,7 +35,7 @@ let store: HouseholdStore;
 beforeEach(async () => {
   home = uuidv7();
   store = await HouseholdStore.open(home);
-  await store.receive(page(1, sampleRows()));
+  await store.receive(feedPage(1, sampleRows()));
 });
 afterEach(async () => {
   store.close();
@@ -52,7 +44,7 @@ afterEach(async () => {
 
 describe('a household on the device', () => {
   it('reads retired lots after the home is shown, and a waiting command that brings one back then works', async () => {
-    await store.receive(page(2, [{ entity: 'lot', row: { ...lotRow(24, 2), retired: true } }]));
+    await store.receive(feedPage(2, [{ entity: 'lot', row: { ...lotRow(24, 2), retired: true } }]));
     store.close();
     store = await HouseholdStore.open(home);
     expect(store.state.get('lot', ID.lot)).toBeUndefined();
@@ -65,18 +57,18 @@ describe('a household on the device', () => {
     await store.loadAside();
     expect(store.state.get('lot', ID.lot)).toMatchObject({ retired: false });
     // Brought back by the server it is among the living again, at once.
-    await store.receive(page(3, [{ entity: 'lot', row: { ...lotRow(24, 3) } }]));
+    await store.receive(feedPage(3, [{ entity: 'lot', row: { ...lotRow(24, 3) } }]));
     store.close();
     store = await HouseholdStore.open(home);
     expect(left(store)).toBe(24);
   });
 
   it('what was set aside never overwrites what the feed said since', async () => {
-    await store.receive(page(2, [{ entity: 'lot', row: { ...lotRow(24, 2), retired: true } }]));
+    await store.receive(feedPage(2, [{ entity: 'lot', row: { ...lotRow(24, 2), retired: true } }]));
     store.close();
     store = await HouseholdStore.open(home);
     const reading = store.loadAside();
-    await store.receive(page(3, [{ entity: 'lot', row: { ...lotRow(24, 3) } }]));
+    await store.receive(feedPage(3, [{ entity: 'lot', row: { ...lotRow(24, 3) } }]));
     await reading;
     expect(store.state.get('lot', ID.lot)).toMatchObject({ seq: 3, retired: false });
   });
@@ -94,11 +86,11 @@ describe('a household on the device', () => {
   it('shows a change at once and keeps it while the server has not numbered it', async () => {
     await store.run('stock_taken', take(store, 4));
     expect(left(store)).toBe(20);
-    await store.receive(page(2, [{ entity: 'lot', row: lotRow(30, 2) }]));
+    await store.receive(feedPage(2, [{ entity: 'lot', row: lotRow(30, 2) }]));
     expect(left(store)).toBe(26);
     await store.answer([applied(store, 3)]);
     expect(left(store)).toBe(26);
-    await store.receive(page(3, [{ entity: 'lot', row: lotRow(26, 3) }]));
+    await store.receive(feedPage(3, [{ entity: 'lot', row: lotRow(26, 3) }]));
     expect(left(store)).toBe(26);
     expect(store.waiting).toHaveLength(0);
   });
@@ -175,7 +167,7 @@ describe('a household on the device', () => {
 
   it('a page that it cannot keep is shown all the same, and it says that it cannot keep anything', async () => {
     await forgetDeviceDb(home);
-    await store.receive(page(2, [{ entity: 'lot', row: lotRow(30, 2) }]));
+    await store.receive(feedPage(2, [{ entity: 'lot', row: lotRow(30, 2) }]));
     expect([left(store), store.isLost, store.seq]).toEqual([30, true, 2]);
   });
 
@@ -225,11 +217,11 @@ describe('a household on the device', () => {
     await store.run('stock_taken', take(store, 4));
     const { id } = store.waiting[0]!.command;
     await store.answer([applied(store, 2)]);
-    await store.receive(page(2, [{ entity: 'lot', row: lotRow(20, 2) }]));
+    await store.receive(feedPage(2, [{ entity: 'lot', row: lotRow(20, 2) }]));
     expect(store.waiting).toHaveLength(0);
-    await store.receive(page(1, [], { generation: 'two' }));
+    await store.receive(feedPage(1, [], { generation: 'two' }));
     expect([store.seq, store.state.get('lot', ID.lot)]).toEqual([0, undefined]);
-    await store.receive(page(1, sampleRows(), { generation: 'two' }));
+    await store.receive(feedPage(1, sampleRows(), { generation: 'two' }));
     expect(store.waiting.map(({ command }) => command.id)).toEqual([id]);
     expect(left(store)).toBe(20);
   });
@@ -238,11 +230,11 @@ describe('a household on the device', () => {
     const fresh = uuidv7();
     const device = await HouseholdStore.open(fresh);
     const [one, ...rest] = sampleRows();
-    await device.receive(page(0, [one!], { cursor: '1.1.0.x' }));
+    await device.receive(feedPage(0, [one!], { cursor: '1.1.0.x' }));
     device.close();
     const again = await HouseholdStore.open(fresh);
     expect(again.feed).toEqual({ seq: 0, cursor: '1.1.0.x', generation: 'one' });
-    await again.receive(page(1, rest));
+    await again.receive(feedPage(1, rest));
     expect([again.seq, left(again)]).toEqual([1, 24]);
     again.close();
     await forgetDeviceDb(fresh);
@@ -252,7 +244,7 @@ describe('a household on the device', () => {
     const heirloom = { entity: 'heirloom', row: { id: uuidv7(), seq: 2, retired: false, worth: 3 } };
     const bin = store.state.get('bin', ID.bin)!;
     const newer = { entity: 'bin', row: { ...bin, seq: 2, scent: 'cedar' } };
-    await store.receive(page(2, [heirloom, newer] as unknown as TaggedRow[]));
+    await store.receive(feedPage(2, [heirloom, newer] as unknown as TaggedRow[]));
     await store.run('bin_renamed', [{ op: 'change', entity: 'bin', id: ID.bin, fields: { name: 'lamps' } }]);
     expect(store.state.get('bin', ID.bin)).toMatchObject({ name: 'lamps', scent: 'cedar' });
     const db = await openDeviceDb(home);
@@ -262,8 +254,8 @@ describe('a household on the device', () => {
   });
 
   it('a page that another tab has overtaken does not bring old rows back', async () => {
-    await store.receive(page(5, [{ entity: 'lot', row: lotRow(10, 5) }]));
-    await store.receive(page(3, [{ entity: 'lot', row: lotRow(15, 3) }]));
+    await store.receive(feedPage(5, [{ entity: 'lot', row: lotRow(10, 5) }]));
+    await store.receive(feedPage(3, [{ entity: 'lot', row: lotRow(15, 3) }]));
     expect(left(store)).toBe(10);
     store.close();
     store = await HouseholdStore.open(home);
@@ -276,7 +268,7 @@ describe('a household on the device', () => {
       ...lotRow(10, 2),
       countedAt: { occurredAt: new Date(now + 3 * 86_400_000).toISOString(), id: 'x' },
     };
-    await store.receive(page(2, [{ entity: 'lot', row: counted }]));
+    await store.receive(feedPage(2, [{ entity: 'lot', row: counted }]));
     store.noteClock(new Date(now + 3 * 86_400_000 + 60_000).toISOString(), now);
     await store.run('stock_taken', take(store, 4));
     expect(left(store)).toBe(6);
@@ -299,7 +291,7 @@ describe('a household on the device', () => {
     ]);
     const { id } = store.waiting[0]!.command;
     const bin = store.state.get('bin', ID.bin)!;
-    await store.receive(page(2, [{ entity: 'bin', row: { ...bin, seq: 2, retired: true } }]));
+    await store.receive(feedPage(2, [{ entity: 'bin', row: { ...bin, seq: 2, retired: true } }]));
     await store.answer([refusedWith(id, { kind: 'retired', entity: 'bin', id: ID.bin })]);
     const [queued] = store.refused;
     expect(placeThatIsGone(store.state, queued!.refusal)).toBe(ID.bin);
@@ -344,7 +336,7 @@ describe('taking back on the device', () => {
       reason: null,
       voids: null,
     };
-    await store.receive(page(2, [{ entity: 'lot', row: { ...lotRow(24, 2), ...foldLedger([start]) } }]));
+    await store.receive(feedPage(2, [{ entity: 'lot', row: { ...lotRow(24, 2), ...foldLedger([start]) } }]));
     let seq = 2;
     const all: LedgerEvent[] = [start];
     const server: LedgerEvent[] = [start];
@@ -369,7 +361,7 @@ describe('taking back on the device', () => {
         seq++;
         server.push(...command.ops.flatMap((op) => (op.op === 'event' ? [op.event] : [])));
         await store.answer([applied(store, seq)]);
-        await store.receive(page(seq, [{ entity: 'lot', row: { ...lotRow(0, seq), ...foldLedger(server) } }]));
+        await store.receive(feedPage(seq, [{ entity: 'lot', row: { ...lotRow(0, seq), ...foldLedger(server) } }]));
         expect(derived(store.state.get('lot', ID.lot)!)).toEqual(derived(foldLedger(all)));
       }
     }
@@ -380,8 +372,8 @@ describe('taking back on the device', () => {
     const lot = () => store.state.get('lot', ID.lot)!;
     const mine = await store.run('stock_taken', take(store, 4));
     await store.answer([applied(store, 2)]);
-    await store.receive(page(2, [{ entity: 'lot', row: lotRow(20, 2) }]));
-    await store.receive(page(3, [{ entity: 'lot', row: lotRow(50, 3) }]));
+    await store.receive(feedPage(2, [{ entity: 'lot', row: lotRow(20, 2) }]));
+    await store.receive(feedPage(3, [{ entity: 'lot', row: lotRow(50, 3) }]));
     expect(lot().quantityThousandths).toBe(50_000);
     if (!mine.ok) throw new Error('refused');
     await store.run('undone', mine.undo.ops, mine.undo.undoes ?? null);

@@ -2,7 +2,6 @@ import type { ChangePage, CommandAnswer } from '@ours/contracts';
 import {
   alignClock,
   invertCommand,
-  opsElsewhere,
   stockOf,
   type Actor,
   type Command,
@@ -28,8 +27,8 @@ import {
   type QueuedCommand,
 } from './deviceDb';
 import { untilIdle } from './idle';
-import { placeThatIsGone } from './placeThatIsGone';
 import { findWithLots } from './findWithLots';
+import { anotherTry, noteAnswers, type Settling } from './queueSteps';
 import { RowLayers } from './RowLayers';
 import { loadRules, type Rules } from '@/data/api/loadRules';
 
@@ -42,7 +41,6 @@ export interface Snapshot {
   state: HouseholdState;
   version: number;
 }
-export type Settling = { how: 'drop' | 'retry' } | { how: 'elsewhere'; nookId: string };
 
 /** What the server will accept. Fetched while the first screen is looked at. */
 let wire: Rules | null = null;
@@ -315,28 +313,12 @@ export class HouseholdStore {
   /** Notes what the server said to a batch of queued commands: stored at once, shown at once. */
   answer(answers: readonly CommandAnswer[]): Promise<void> {
     return this.inTurn(async () => {
-      const byId = new Map(this.queue.map((queued) => [queued.command.id, queued]));
-      const changed: QueuedCommand[] = [];
-      const dropped = new Set<QueuedCommand>();
-      for (const answer of answers) {
-        const queued = byId.get(answer.id);
-        if (!queued) continue;
-        if (answer.status === 'applied') Object.assign(queued, { seq: answer.seq, refusal: null });
-        else Object.assign(queued, { seq: null, refusal: answer.refusal });
-        changed.push(queued);
-        // The person has taken back what the server then refused: both are done with.
-        if (queued.refusal?.kind === 'undoes_nothing') {
-          const undone = byId.get(queued.refusal.id);
-          dropped.add(queued);
-          if (undone?.refusal) dropped.add(undone);
-        }
-      }
+      const { changed, dropped } = noteAnswers(this.queue, answers);
       this.queue = this.queue.filter((queued) => !dropped.has(queued));
-      const kept = changed.filter((queued) => !dropped.has(queued));
       const gone = [...dropped].map(({ at }) => at);
       // An answer that cannot be kept is asked for again, by the same id.
-      await this.tryToKeep(storeQueued(this.db, kept, gone));
-      if (dropped.size > 0 || kept.some(({ refusal }) => refusal !== null)) this.replay();
+      await this.tryToKeep(storeQueued(this.db, changed, gone));
+      if (dropped.size > 0 || changed.some(({ refusal }) => refusal !== null)) this.replay();
       this.tell();
     });
   }
@@ -350,13 +332,7 @@ export class HouseholdStore {
         await storeQueued(this.db, [], [at]);
         this.queue = this.queue.filter((one) => one !== queued);
       } else {
-        const gone = placeThatIsGone(this.state, queued.refusal);
-        const ops =
-          settling.how === 'elsewhere' && gone !== null
-            ? opsElsewhere(this.state, queued.command, gone, settling.nookId, () => uuidv7())
-            : queued.command.ops;
-        // The server remembers its answer by id, so another try is another command.
-        const again = { ...queued, command: { ...queued.command, ops, id: uuidv7() }, refusal: null };
+        const again = anotherTry(this.state, queued, settling);
         await storeQueued(this.db, [again]);
         Object.assign(queued, again);
       }
@@ -403,12 +379,8 @@ export class HouseholdStore {
   /** A command at the time at which the server will say that it happened. */
   private aligned(command: Command): Command {
     const now = Date.now();
-    const [aligned] = alignClock([command], {
-      deviceNow: new Date(now).toISOString(),
-      receivedAt: new Date(now + this.clockOffsetMs).toISOString(),
-      after: null,
-    });
-    return aligned!;
+    const receivedAt = new Date(now + this.clockOffsetMs).toISOString();
+    return alignClock([command], { deviceNow: new Date(now).toISOString(), receivedAt, after: null })[0]!;
   }
 
   private alignedOf(queued: readonly QueuedCommand[]): Command[] {

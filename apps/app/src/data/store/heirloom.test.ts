@@ -1,26 +1,17 @@
 import { heirloomFields } from '../../../../../packages/core/src/household/heirloom.test-support';
 import 'fake-indexeddb/auto';
-import type { ChangePage } from '@ours/contracts';
-import type { Op, TaggedRow } from '@ours/core';
+import type { Op } from '@ours/core';
 import { v7 as uuidv7 } from 'uuid';
 import { forgetDeviceDb } from './deviceDb';
 import { HouseholdStore } from './HouseholdStore';
-import { ID, sampleRows } from './sampleRows.test-support';
-
-const page = (seq: number, rows: TaggedRow[]): ChangePage => ({
-  seq,
-  cursor: null,
-  generation: 'one',
-  now: new Date().toISOString(),
-  rows,
-});
+import { feedPage, ID, sampleRows } from './sampleRows.test-support';
 
 describe('a kind that was defined a moment ago, on the device', () => {
   it('is received, made, kept over closing and taken back', async () => {
     const home = uuidv7();
     let store = await HouseholdStore.open(home);
     const received = { entity: 'heirloom', row: { ...heirloomFields(ID.lot), id: uuidv7(), seq: 1, retired: false } };
-    await store.receive(page(1, [...sampleRows(), received as never]));
+    await store.receive(feedPage(1, [...sampleRows(), received as never]));
     const id = uuidv7();
     const make = { op: 'create', entity: 'heirloom', id, fields: heirloomFields(ID.lot) } as never as Op;
     const done = await store.run('heirloom_added', [make]);

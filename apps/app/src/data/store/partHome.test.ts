@@ -1,20 +1,12 @@
 import 'fake-indexeddb/auto';
-import type { ChangePage } from '@ours/contracts';
 import { opsForTaking, stockOf, type TaggedRow } from '@ours/core';
 import { v7 as uuidv7 } from 'uuid';
 import { forgetDeviceDb } from './deviceDb';
 import { HouseholdStore } from './HouseholdStore';
-import { ID, lotRow, sampleRows } from './sampleRows.test-support';
+import { feedPage, ID, lotRow, sampleRows } from './sampleRows.test-support';
 
 const SECOND_ITEM = uuidv7();
 const LATER_LOT = uuidv7();
-const page = (seq: number, rows: TaggedRow[]): ChangePage => ({
-  seq,
-  cursor: null,
-  generation: 'one',
-  now: new Date().toISOString(),
-  rows,
-});
 const amounts = async (store: HouseholdStore, query: string): Promise<number[]> => {
   const found = await store.findEarly(query, 10);
   return found.flatMap((one) =>
@@ -31,7 +23,7 @@ beforeEach(async () => {
   const candle = sampleRows().find(({ entity }) => entity === 'item')!.row;
   const candles = Array.from({ length: 600 }, () => ({ ...lotRow(1, 1), id: uuidv7(), itemId: SECOND_ITEM }));
   await store.receive(
-    page(1, [
+    feedPage(1, [
       ...sampleRows(),
       { entity: 'item', row: { ...candle, id: SECOND_ITEM, name: 'Candle', synonyms: [], tags: [] } } as TaggedRow,
       ...candles.map((row): TaggedRow => ({ entity: 'lot', row })),
@@ -77,7 +69,7 @@ it('counts what waits to be sent, and tells when all is there', async () => {
 
 it('a command waits for the rest, and a page of the feed is not overwritten by older rows', async () => {
   await reopen();
-  const receiving = store.receive(page(2, [{ entity: 'lot', row: { ...lotRow(9, 2), id: LATER_LOT } }]));
+  const receiving = store.receive(feedPage(2, [{ entity: 'lot', row: { ...lotRow(9, 2), id: LATER_LOT } }]));
   const outcome = await store.run('stock_taken', [
     { op: 'event', event: { ...takeOf(LATER_LOT), quantityThousandths: 1000 } },
   ]);

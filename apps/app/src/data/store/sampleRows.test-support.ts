@@ -1,3 +1,4 @@
+import type { ChangePage } from '@ours/contracts';
 import { writeCode, type TaggedRow } from '@ours/core';
 
 export const ID = {
@@ -98,4 +99,14 @@ export const lotRow = (quantity: number, seq: number) => ({
   pleaseCount: false,
   countedAt: null,
   lastAt: null,
+});
+
+/** A page of the feed, the last one unless `more` says otherwise. */
+export const feedPage = (seq: number, rows: TaggedRow[] = [], more: Partial<ChangePage> = {}): ChangePage => ({
+  seq,
+  cursor: null,
+  generation: 'one',
+  now: new Date().toISOString(),
+  rows,
+  ...more,
 });
