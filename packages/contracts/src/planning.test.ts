@@ -131,6 +131,11 @@ describe('plans and rounds', () => {
     ['more bins than a plan has', create('plan', { ...plan, placed: new Array(501).fill(bin) }), /placed/],
     ['a bin outside the left wall', create('plan', { ...plan, placed: [{ ...bin, cxTenthMm: -1 }] }), /cxTenthMm/],
     [
+      'a group with an id and bins that are none',
+      create('plan', { ...plan, groups: [{ name: 'x', volumeMl: 1, grams: 0, id: 'own:x', binIds: ['bin'] }] }),
+      /binIds/,
+    ],
+    [
       'a group without a volume',
       create('plan', { ...plan, groups: [{ name: 'x', volumeMl: null, grams: 0 }] }),
       /volumeMl/,

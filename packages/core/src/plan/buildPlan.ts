@@ -1,5 +1,6 @@
 import { MOST_PLACED } from '../base';
 import { FILL_SHARE } from '../containers';
+import { planGroupId } from './planGroups';
 import { Filling, LOW, type Ground, type Way } from './filling';
 import type { PlanAnswer, PlanContainer, PlanProblem } from './planTypes';
 import { isAllowed } from './shelfSettings';
@@ -39,7 +40,8 @@ export function buildPlan(ground: Ground, genes: Genes, random: () => number, no
   for (const { type, buy } of filling.placed) if (!buy) free.set(type.containerId, free.get(type.containerId)! - 1);
   for (const at of genes.order) {
     const group = problem.groups[at]!;
-    let need = Math.max(0, filling.needs.get(group.name)!);
+    const id = planGroupId(group);
+    let need = Math.max(0, filling.needs.get(id)!);
     const gramsPerMl = group.volumeMl > 0 ? group.grams / group.volumeMl : 0;
     while (need > 0.5) {
       const types = rank(problem, genes, need, (one) => {
@@ -49,7 +51,7 @@ export function buildPlan(ground: Ground, genes: Genes, random: () => number, no
           : null;
       });
       const chosen = types.find(({ one, how }) =>
-        filling.put(one, group.name, Math.round(Math.min(need, one.volumeMl * FILL_SHARE) * gramsPerMl), how === 'buy'),
+        filling.put(one, id, Math.round(Math.min(need, one.volumeMl * FILL_SHARE) * gramsPerMl), how === 'buy'),
       );
       if (!chosen) break;
       if (chosen.how === 'free') free.set(chosen.one.containerId, free.get(chosen.one.containerId)! - 1);
@@ -125,7 +127,7 @@ export class OrderedPlan implements Built {
     if (filling.isFull && byGroups) return false;
     let [group, need]: [string | null, number] = [null, 0.5];
     if (byGroups) {
-      for (const [name, open] of filling.needs) if (open > need) [group, need] = [name, open];
+      for (const [id, open] of filling.needs) if (open > need) [group, need] = [id, open];
       if (group === null) return false;
     }
     const holds = Math.min(need, type.volumeMl * FILL_SHARE);

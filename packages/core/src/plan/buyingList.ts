@@ -1,6 +1,7 @@
 import type { HouseholdState, Op, BinFields, ContainerRow, PlanRow } from '../household';
 import { codeShape, newBinCode, boundingBox } from '../base';
 import { holeOf, modelSpace } from '../fit';
+import { groupOfPlan, isBinOf } from './planGroups';
 
 export interface BuyingLine {
   container: ContainerRow;
@@ -97,8 +98,8 @@ export function opsForBuying(plan: PlanRow, container: ContainerRow, more: numbe
 }
 
 /**
- * Sets a space up as planned: shelves onto their holes, bins of the groups onto their places. A bin that is called like its
- * group stays the same bin, with what is in it; where there is none a new one is made. Other bins stay where they are.
+ * Sets a space up as planned: shelves onto their holes, bins of the groups onto their places. A bin that a group
+ * fills most of stays the same bin, with what is in it; where there is none a new one is made. Other bins stay where they are.
  */
 export function opsForSettingUp(state: HouseholdState, plan: PlanRow, newId: () => string): Op[] {
   const ops: Op[] = [];
@@ -136,7 +137,8 @@ export function opsForSettingUp(state: HouseholdState, plan: PlanRow, newId: () 
         degrees: planned.degrees,
       },
     };
-    const known = free.findIndex(({ name }) => name === planned.group);
+    const group = planned.group === null ? null : groupOfPlan(plan, planned.group);
+    const known = group ? free.findIndex((bin) => isBinOf(group, bin)) : -1;
     if (known >= 0) {
       const [bin] = free.splice(known, 1);
       ops.push({ op: 'change', entity: 'bin', id: bin!.id, fields: { ...room, shelfId: shelf.id, parentBinId: null } });
@@ -148,7 +150,7 @@ export function opsForSettingUp(state: HouseholdState, plan: PlanRow, newId: () 
       ...room,
       shelfId: shelf.id,
       parentBinId: null,
-      name: planned.group ?? container.name,
+      name: group?.name ?? planned.group ?? container.name,
       look: container.look,
       hasLid: container.hasLid,
       code,

@@ -2,6 +2,7 @@ import { MOST_PLACED } from '../base';
 import type { PlannedBin } from '../household';
 import { type StandingBody, EmptyShelf, ShelfFloor, type SlantedRow } from '../fit';
 import { FILL_SHARE } from '../containers';
+import { planGroupId } from './planGroups';
 import type { PlanAnswer, PlanContainer, PlanProblem, Setting } from './planTypes';
 import { roomsAfter } from './shelfSettings';
 
@@ -24,7 +25,7 @@ export interface Ground {
   /** The lowest first. */
   shelves: EmptyShelf[];
   byId: Map<string, PlanContainer>;
-  /** By name of a group. */
+  /** By id of a group. */
   gramsPerMl: Map<string, number>;
 }
 
@@ -38,9 +39,9 @@ export function groundOf(problem: PlanProblem, setting: Setting, slants: Slants)
         new EmptyShelf(shelfId, bottoms.get(shelfId)!, rooms.get(shelfId)!, loadGrams, slants),
     )
     .sort((a, b) => a.bottomTenthMm - b.bottomTenthMm);
-  const gramsPerMl = problem.groups.map(({ name, volumeMl, grams }): [string, number] => [
-    name,
-    volumeMl > 0 ? grams / volumeMl : 0,
+  const gramsPerMl = problem.groups.map((group): [string, number] => [
+    planGroupId(group),
+    group.volumeMl > 0 ? group.grams / group.volumeMl : 0,
   ]);
   return {
     problem,
@@ -74,7 +75,7 @@ interface Placed {
 /** A plan while it is being filled: the floors, what is placed, what groups need, what money is left. */
 export class Filling {
   readonly placed: Placed[] = [];
-  /** What groups still need, millilitres, by name. */
+  /** What groups still need, millilitres, by id. */
   readonly needs: Map<string, number>;
   money: number;
   private readonly floors: ShelfFloor[];
@@ -88,7 +89,7 @@ export class Filling {
     private readonly way: Way = LOW,
   ) {
     const { problem, shelves, byId } = ground;
-    this.needs = new Map(problem.groups.map(({ name, volumeMl }) => [name, volumeMl]));
+    this.needs = new Map(problem.groups.map((group) => [planGroupId(group), group.volumeMl]));
     this.money = problem.budgetMinor ?? 0;
     this.floors = shelves.map((shelf) => new ShelfFloor(shelf, way.slim));
     for (const bin of problem.locked) {

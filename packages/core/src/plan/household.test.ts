@@ -445,6 +445,23 @@ describe('what to get', () => {
     const code = state.binsIn('upper').find(({ name }) => name === 'candles')!.code;
     expect(code).toMatch(/^BL1-A\d/);
   });
+  it('a bin of a group keeps its own name; a plan that knows no ids goes by names', () => {
+    const setUp = (binIds: string[] | undefined) => {
+      const state = closet();
+      const plan = planned();
+      const groups = [{ ...plan.groups[0]!, id: 'own:drinks', name: 'drinks', binIds }];
+      const placed = [{ ...plan.placed[0]!, group: 'own:drinks' }];
+      let serial = 0;
+      run(
+        state,
+        opsForSettingUp(state, { ...plan, groups, placed }, () => `new${serial++}`),
+      );
+      return state.binsIn('upper').map(({ id, name }) => [id, name]);
+    };
+    expect(setUp(['bin'])).toEqual([['bin', 'cordial']]);
+    expect(setUp([])).toEqual([['new0', 'drinks']]);
+    expect(setUp(undefined)).toEqual([['new0', 'drinks']]);
+  });
   it('from the household’s rows to a plan: the crate in use here may be used here', () => {
     const state = closet();
     const built = planProblem(state, 'rack', {

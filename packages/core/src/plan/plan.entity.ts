@@ -1,4 +1,5 @@
 import {
+  added,
   defineEntity,
   decimal,
   length,
@@ -21,8 +22,19 @@ import { sort } from '../spaces/room.entity';
 import { measure } from '../spaces/space.entity';
 
 const groupName = text(1, 120);
-/** What a group's things take up by themselves. */
-const planGroup = record({ name: groupName, volumeMl: volume, grams: mass });
+/** A group's id is text of the household's own making; older plans called their groups by name alone. */
+const groupId = text(1, 200);
+/**
+ * What a group's things take up by themselves, and the bins they fill most of: those stay the same bins when the space is set up.
+ * See `planGroupId` for the id.
+ */
+const planGroup = record({
+  name: groupName,
+  volumeMl: volume,
+  grams: mass,
+  id: added(groupId),
+  binIds: added(listOf(weakRef('bin'), MOST_PLACED)),
+});
 export type PlanGroup = Holds<typeof planGroup>;
 
 const plannedShelf = record({ shelfId: weakRef('shelf'), bottomTenthMm: orNull(length(0)) });
@@ -37,7 +49,8 @@ const plannedBin = record({
   liftTenthMm: measure,
   /** Over 90 it slants to the left. */
   degrees: decimal(0, 180),
-  group: orNull(groupName),
+  /** The id of a group of the plan. */
+  group: orNull(groupId),
   locked: yesNo,
   /** False: one of the pool. */
   buy: yesNo,

@@ -7,4 +7,4 @@ export {
   suggestHome,
 } from './clearOut';
 export { likelyVerdict, type LikelyVerdict } from './likelyVerdict';
-export { binsNeeded, groupThings, lotsWithin } from './grouping';
+export { binsNeeded, groupThings, type GroupKey, type KnownGroup, lotsWithin, type ThingGroup } from './grouping';

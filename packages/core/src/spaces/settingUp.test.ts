@@ -23,7 +23,7 @@ import {
   suggestHome,
 } from '../sort/clearOut';
 import { findContradictions, readingsAgree } from '../measure/contradictions';
-import { binsNeeded, groupOf, groupThings, lotsWithin } from '../sort/grouping';
+import { binsNeeded, groupId, groupOf, groupThings, lotsWithin } from '../sort/grouping';
 import {
   BARE_SHELF_BUILD,
   BARE_SPACE_BUILD,
@@ -177,30 +177,39 @@ describe('grouping by a school', () => {
   const item = (more: Partial<ItemRow>): ItemRow => ({ ...base('i'), ...itemFields(), ...more });
   const lot = { ...base('l'), ...lotFields(), ...lotEntity.derived!.start };
   it.each([
-    ['kind', { category: 'lanterns' }, 'lanterns'],
-    ['season', { tags: ['midsummer'] }, 'summer'],
-    ['season', { tags: [] }, 'all year'],
-    ['colour', { name: 'Bath towel, white' }, 'white'],
-    ['alphabet', { name: 'Émaillé mug' }, 'e–h'],
-    ['frequency', {}, 'rarely'],
-    ['person', { name: 'Drawings' }, 'everybody'],
+    ['kind', { category: 'lanterns' }, 'own:lanterns'],
+    ['kind', { category: '', tags: [] }, 'known:unsorted'],
+    ['season', { tags: ['midsummer'] }, 'known:summer'],
+    ['season', { tags: [] }, 'known:all_year'],
+    ['colour', { name: 'Bath towel, white' }, 'own:white'],
+    ['alphabet', { name: 'Émaillé mug' }, 'own:e–h'],
+    ['alphabet', { name: '9 V block' }, 'known:other_letters'],
+    ['frequency', {}, 'known:rarely'],
+    ['person', { name: 'Drawings' }, 'known:everybody'],
   ] as const)('%s: %j is %s', (school, more, group) => {
-    expect(groupOf(new HouseholdState(), item(more as never), lot, school, '2026-11-25')).toBe(group);
+    expect(groupId(groupOf(new HouseholdState(), item(more as never), lot, school, '2026-11-25'))).toBe(group);
   });
   it('what the household wrote down comes before what names and tags say', () => {
     const traits = { weightGrams: null, volumeMl: null, textile: null, groups: { season: 'harvest fair' } };
-    expect(groupOf(new HouseholdState(), item({ tags: ['winter'], traits }), lot, 'season', '2026-11-25')).toBe(
-      'harvest fair',
+    expect(groupOf(new HouseholdState(), item({ tags: ['winter'], traits }), lot, 'season', '2026-11-25')).toEqual({
+      kind: 'own',
+      name: 'harvest fair',
+    });
+  });
+  it('a group written down that all know is the one the others are in', () => {
+    const traits = { weightGrams: null, volumeMl: null, textile: null, groups: { season: 'All Year' } };
+    expect(groupId(groupOf(new HouseholdState(), item({ traits }), lot, 'season', '2026-11-25'))).toBe(
+      'known:all_year',
     );
   });
   it('how often: by when it was last touched', () => {
     const touched = (occurredAt: string) => ({ ...lot, lastAt: { occurredAt, id: 'e' } });
     const often = (at: string): string =>
-      groupOf(new HouseholdState(), item({}), touched(at), 'frequency', '2026-11-25');
+      groupId(groupOf(new HouseholdState(), item({}), touched(at), 'frequency', '2026-11-25'));
     expect(['2026-11-01T00:00:00.000Z', '2026-09-15T00:00:00.000Z', '2025-11-01T00:00:00.000Z'].map(often)).toEqual([
-      'often',
-      'sometimes',
-      'rarely',
+      'known:often',
+      'known:sometimes',
+      'known:rarely',
     ]);
   });
   it('loses no lot and no volume, whatever the school', () => {
@@ -210,6 +219,22 @@ describe('grouping by a school', () => {
       const groups = groupThings(state, lots, school, '2026-11-25');
       expect(groups.flatMap((group) => group.lots.map(({ id }) => id)).sort()).toEqual(lots.map(({ id }) => id).sort());
     }
+  });
+  it('a bin belongs to the group that takes up most of it', () => {
+    const state = sampleHome();
+    const [first] = lotsWithin(state, state.all('space')[0]!.id);
+    const bin = state.get('bin', first!.nookId)!;
+    const traits = (volumeMl: number) => ({ weightGrams: null, volumeMl, textile: null, groups: {} });
+    const put = (id: string, category: string, volumeMl: number): LotRow => {
+      state.put({ entity: 'item', row: { ...item({ category, traits: traits(volumeMl) }), id } });
+      return { ...first!, id: `lot-${id}`, itemId: id, quantityThousandths: 1000 };
+    };
+    const lots = [put('rope', 'ropes', 500), put('lamp', 'lamps', 900), put('line', 'ropes', 600)];
+    const groups = groupThings(state, lots, 'kind', '2026-11-25');
+    expect(groups.map(({ id, binIds }) => [id, binIds])).toEqual([
+      ['own:ropes', [bin.id]],
+      ['own:lamps', []],
+    ]);
   });
   it('bins for a group: filled to four fifths, at least one', () => {
     expect([0, 1, 8000, 8001, 40_000].map((volumeMl) => binsNeeded({ volumeMl }, 10_000))).toEqual([0, 1, 1, 2, 5]);

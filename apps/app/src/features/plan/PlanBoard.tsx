@@ -150,7 +150,7 @@ export function Planning({ space }: { space: SpaceRow }) {
           key: bin.key,
           body,
           tag: view.tagOf(bin.key),
-          name: bin.group ?? state.get('container', bin.containerId)?.name ?? '',
+          name: view.nameOf(bin),
           locked: bin.locked,
           bought: bin.buy,
         }))}
@@ -168,7 +168,7 @@ export function Planning({ space }: { space: SpaceRow }) {
       ) : null}
       {chosen ? (
         <YStack paddingHorizontal={16} gap={8} testID="planned-bin">
-          <Strong>{`${view.tagOf(chosen.bin.key)} ${chosen.bin.group ?? ''}`}</Strong>
+          <Strong>{`${view.tagOf(chosen.bin.key)} ${chosen.bin.group === null ? '' : view.nameOf(chosen.bin)}`}</Strong>
           <Small>
             {`${state.get('container', chosen.bin.containerId)?.name ?? ''}${chosen.bin.buy ? ', to buy' : ''}${chosen.bin.degrees > 0 && chosen.bin.degrees < 90 ? `, turned ${chosen.bin.degrees}°` : ''}`}
           </Small>

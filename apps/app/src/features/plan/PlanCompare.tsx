@@ -3,6 +3,7 @@ import {
   formatMoney,
   formatVolume,
   innerVolumeMl,
+  planGroupId,
   roomMl,
   type HouseholdState,
   type PlanRow,
@@ -114,7 +115,7 @@ function valuesOf(
   const typeOf = (id: string) => state.get('container', id);
   const left = plan.groups.map((group) => {
     const housed = plan.placed
-      .filter((bin) => bin.group === group.name)
+      .filter((bin) => bin.group === planGroupId(group))
       .reduce(
         (sum, bin) => sum + (typeOf(bin.containerId) ? innerVolumeMl(typeOf(bin.containerId)!) * FILL_SHARE : 0),
         0,

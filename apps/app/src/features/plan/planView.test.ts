@@ -15,12 +15,17 @@ const bin = (key: string, more: Partial<PlannedBin> = {}): PlannedBin => ({
   cyTenthMm: 2300,
   liftTenthMm: 0,
   degrees: 0,
-  group: 'lanterns',
+  group: 'own:lanterns',
   locked: false,
   buy: false,
   ...more,
 });
-const view = (placed: PlannedBin[], shelves: PlanFields['shelves'] = []) => viewPlan(state, space, { placed, shelves });
+const view = (placed: PlannedBin[], shelves: PlanFields['shelves'] = []) =>
+  viewPlan(state, space, {
+    placed,
+    shelves,
+    groups: [{ id: 'own:lanterns', name: 'lanterns', volumeMl: 1, grams: 0 }],
+  });
 
 describe('a plan as the drawings need it', () => {
   it('bins stand on the front where their centres are, side bay taken off', () => {

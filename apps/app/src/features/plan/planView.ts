@@ -3,6 +3,7 @@ import {
   layOutFront,
   modelSpace,
   roomsAfter,
+  planGroupId,
   standingOf,
   planContainer,
   type BinRow,
@@ -10,6 +11,7 @@ import {
   type FrontView,
   type HouseholdState,
   type PlanFields,
+  type PlanGroup,
   type PlannedBin,
   type SpaceRow,
   type StandingBody,
@@ -20,11 +22,13 @@ export interface PlanView {
   /** The room over each shelf once the shelves are moved. */
   rooms: Map<string, Compartment>;
   bodyOf: (bin: PlannedBin) => StandingBody | null;
+  /** What a planned bin is called: its group's name, else its container's. */
+  nameOf: (bin: PlannedBin) => string;
   /** What is written on a planned bin: its shelf's letter and a number. */
   tagOf: (key: string) => string;
 }
 
-type Drawn = Pick<PlanFields, 'placed' | 'shelves'>;
+type Drawn = Pick<PlanFields, 'placed' | 'shelves'> & { groups: readonly PlanGroup[] };
 
 /** A plan as the drawings need it: the front as it would look, and the rooms from above. */
 export function viewPlan(state: HouseholdState, space: SpaceRow, plan: Drawn): PlanView {
@@ -57,6 +61,9 @@ export function viewPlan(state: HouseholdState, space: SpaceRow, plan: Drawn): P
       .filter(({ shelfId }) => shelfId === shelf.id)
       .forEach((bin, at) => tags.set(bin.key, `${letter}${at + 1}`));
   }
+  const names = new Map(plan.groups.map((group) => [planGroupId(group), group.name]));
+  const nameOf = ({ group, containerId }: PlannedBin): string =>
+    (group === null ? undefined : (names.get(group) ?? group)) ?? state.get('container', containerId)?.name ?? '';
   const bodyOf = (bin: PlannedBin): StandingBody | null => {
     const type = state.get('container', bin.containerId);
     return type ? standingOf(bin, planContainer(state, type, space.id)) : null;
@@ -71,13 +78,19 @@ export function viewPlan(state: HouseholdState, space: SpaceRow, plan: Drawn): P
     const bay = model.shelves.find(({ shelf }) => shelf.id === shelfId)?.bayTenthMm ?? 0;
     return plan.placed
       .filter((bin) => bin.shelfId === shelfId)
-      .flatMap((bin, sort) => plannedRow(state, bin, tags.get(bin.key) ?? '', bay, sort));
+      .flatMap((bin, sort) => plannedRow(state, bin, { tag: tags.get(bin.key) ?? '', name: nameOf(bin) }, bay, sort));
   };
-  return { front: layOutFront(space, shelves, binsOf), rooms, bodyOf, tagOf: (key) => tags.get(key) ?? '' };
+  return { front: layOutFront(space, shelves, binsOf), rooms, bodyOf, nameOf, tagOf: (key) => tags.get(key) ?? '' };
 }
 
 /** A planned bin as the drawing of the front takes bins. */
-function plannedRow(state: HouseholdState, bin: PlannedBin, tag: string, bay: number, sort: number): BinRow[] {
+function plannedRow(
+  state: HouseholdState,
+  bin: PlannedBin,
+  { tag, name }: { tag: string; name: string },
+  bay: number,
+  sort: number,
+): BinRow[] {
   const type = state.get('container', bin.containerId);
   if (!type) return [];
   const box = boundingBox(type.topWidthTenthMm, type.topDepthTenthMm, bin.degrees);
@@ -88,7 +101,7 @@ function plannedRow(state: HouseholdState, bin: PlannedBin, tag: string, bay: nu
       retired: false,
       shelfId: bin.shelfId,
       parentBinId: null,
-      name: bin.group ?? type.name,
+      name,
       look: type.look,
       hasLid: type.hasLid,
       // The drawing takes the check character off a code.

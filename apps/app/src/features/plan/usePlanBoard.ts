@@ -1,6 +1,7 @@
 import {
   clearances,
   FILL_SHARE,
+  groupOfPlan,
   innerVolumeMl,
   modelSpace,
   placeProblem,
@@ -96,7 +97,7 @@ export function usePlanBoard(space: SpaceRow) {
     (sum, bin) => {
       const type = state.get('container', bin.containerId);
       if (!type) return sum;
-      const group = plan?.groups.find(({ name }) => name === bin.group);
+      const group = plan && bin.group !== null ? groupOfPlan(plan, bin.group) : null;
       const share = group && group.volumeMl > 0 ? Math.min(1, (innerVolumeMl(type) * FILL_SHARE) / group.volumeMl) : 0;
       return {
         bins: sum.bins + planContainer(state, type, space.id).weightGrams,

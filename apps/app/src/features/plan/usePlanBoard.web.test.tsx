@@ -21,7 +21,7 @@ const bin = (key: string, cx: number, more: Partial<PlannedBin> = {}): PlannedBi
   buy: false,
   degrees: 0,
   locked: false,
-  group: 'lanterns',
+  group: 'own:lanterns',
   ...more,
 });
 const planned = (...placed: PlannedBin[]): TaggedRow[] => [
@@ -37,7 +37,7 @@ const planned = (...placed: PlannedBin[]): TaggedRow[] => [
       status: 'draft',
       sort: 0,
       seed: 1,
-      groups: [{ name: 'lanterns', volumeMl: 30_000, grams: 1200 }],
+      groups: [{ id: 'own:lanterns', name: 'lanterns', volumeMl: 30_000, grams: 1200 }],
       shelves: [{ shelfId: ID.shelf, bottomTenthMm: 16_400 }],
       placed,
       budgetMinor: null,

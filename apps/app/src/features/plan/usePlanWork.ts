@@ -13,6 +13,7 @@ import {
 } from '@ours/core';
 import { useCallback, useEffect, useRef, useState } from 'react';
 import { v7 as uuidv7 } from 'uuid';
+import { groupName } from '@/features/sort/words';
 import { useHousehold } from '@/shared/HouseholdProvider';
 import { today } from '@/shared/opContext';
 import { useUndoStack } from '@/shared/useUndoStack';
@@ -33,7 +34,13 @@ export function groupsToHouse(
   const staying = lotsWithin(state, shelfId ?? space.id).filter(
     ({ id }) => (verdicts.get(id)?.verdict ?? 'keep') === 'keep',
   );
-  return groupThings(state, staying, groupBy, today()).map(({ name, volumeMl, grams }) => ({ name, volumeMl, grams }));
+  return groupThings(state, staying, groupBy, today()).map(({ id, key, volumeMl, grams, binIds }) => ({
+    id,
+    name: groupName(key),
+    volumeMl,
+    grams,
+    binIds,
+  }));
 }
 
 const wishesOf = (space: SpaceRow, plan: PlanRow | null): PlanWishesUi => ({
@@ -57,7 +64,7 @@ export function usePlanWork(space: SpaceRow) {
   const [wishes, setWishes] = useState(() => wishesOf(space, plan));
   const { solving, start, cancel } = usePlanSolver();
   const [last, setLast] = useState<PlanAnswer | null>(null);
-  const [groupCount, setGroupCount] = useState(0);
+  const [sought, setSought] = useState<readonly PlanGroup[]>([]);
   const [kept, setKept] = useState<PlanAnswer | null>(null);
   const target = useRef<{
     id: string;
@@ -100,7 +107,7 @@ export function usePlanWork(space: SpaceRow) {
     if (!built) return;
     target.current = { id: plan?.id ?? uuidv7(), isNew: plan === null, wishes, groups, locked };
     setLast(null);
-    setGroupCount(groups.length);
+    setSought(groups);
     start(built.problem);
   };
 
@@ -149,7 +156,7 @@ export function usePlanWork(space: SpaceRow) {
   }, [over, answer, keep]);
 
   // Drawn from the search until it is a row of the home: nothing goes blank in between.
-  const shown = answer && answer !== kept ? answer : null;
+  const shown = answer && answer !== kept ? { ...answer, groups: sought } : null;
   return {
     state,
     version,
@@ -163,7 +170,7 @@ export function usePlanWork(space: SpaceRow) {
     cancel,
     shown,
     last,
-    groupCount,
+    groupCount: sought.length,
     history,
   };
 }

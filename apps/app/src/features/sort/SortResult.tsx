@@ -16,6 +16,7 @@ import { useHome } from '@/shared/useHome';
 import { Choices } from '@/kit/form/Choices';
 import { ListHeading, ListRow } from '@/kit/layout/ListRow';
 import { Small } from '@/kit/text/Text';
+import { groupName } from './words';
 import { GROUP_BY_CHOICES, GROUP_BY_WORDS } from '@/shared/groupByWords';
 
 /** What stays, in groups by the space's way of grouping, and how many bins each would want. */
@@ -77,8 +78,8 @@ export function SortResult({ space }: { space: SpaceRow }) {
         const about = group.estimated ? 'about ' : '';
         return (
           <ListRow
-            key={group.name}
-            title={group.name}
+            key={group.id}
+            title={groupName(group.key)}
             detail={`${group.items} ${group.items === 1 ? 'kind' : 'kinds'} · ${about}${formatVolume(group.volumeMl, unit)} · ${about}${formatMass(group.grams, unit)}`}
             right={bin ? <Small>{`${bins} ${bins === 1 ? 'bin' : 'bins'}`}</Small> : null}
           />

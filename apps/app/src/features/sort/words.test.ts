@@ -1,6 +1,6 @@
 import { HouseholdState, type LikelyVerdict } from '@ours/core';
 import { sampleRows } from '@/data/store/sampleRows.test-support';
-import { likelyWords, listText, VERDICT_WORDS } from './words';
+import { groupName, likelyWords, listText, VERDICT_WORDS } from './words';
 
 describe('why an answer is offered first', () => {
   it.each<[LikelyVerdict['because'], string]>([
@@ -15,6 +15,11 @@ describe('why an answer is offered first', () => {
   );
   it('each verdict has words of its own', () =>
     expect(new Set(Object.values(VERDICT_WORDS)).size).toBe(Object.keys(VERDICT_WORDS).length));
+});
+
+it('a group has the household’s name, or the one that all know', () => {
+  expect(groupName({ kind: 'own', name: 'Fair lights' })).toBe('Fair lights');
+  expect(groupName({ kind: 'known', group: 'unsorted' })).toBe('not sorted yet');
 });
 
 it('the list to hand on has a line for each thing, with its number', () => {

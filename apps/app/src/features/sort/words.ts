@@ -2,12 +2,31 @@ import {
   formatQuantity,
   pluralUnit,
   type CivilDate,
+  type GroupKey,
   type HouseholdState,
+  type KnownGroup,
   type LikelyVerdict,
   type LotRow,
   type Verdict,
 } from '@ours/core';
 import { dateWords } from '@/features/stock/words';
+
+const KNOWN_GROUP_WORDS: Readonly<Record<KnownGroup, string>> = {
+  unsorted: 'not sorted yet',
+  all_year: 'all year',
+  everybody: 'everybody',
+  other_letters: 'other letters',
+  often: 'often',
+  sometimes: 'sometimes',
+  rarely: 'rarely',
+  spring: 'spring',
+  summer: 'summer',
+  autumn: 'autumn',
+  winter: 'winter',
+};
+
+/** What a group is called: in the household's own words where it has some. */
+export const groupName = (key: GroupKey): string => (key.kind === 'own' ? key.name : KNOWN_GROUP_WORDS[key.group]);
 
 export const VERDICT_WORDS: Readonly<Record<Verdict, string>> = {
   keep: 'Keep here',
