@@ -77,20 +77,20 @@ test('pantry: it holds 24 flat boxes, and 30 after moving two shelves; the list,
   await openDemo(page, server);
   await openStep(page, 'Pantry alcove', 'Plan');
   await fillWith(page, 'clear box, flat', '300', 'Stay');
-  await expect(page.getByTestId('plan-answer')).toContainText('24 containers stand. 16 to buy, 120.00 €.');
+  await expect(page.getByTestId('plan-answer')).toContainText('24 containers stand. 16 to buy, €120.00.');
   await fillWith(page, 'clear box, flat', '300', 'May move on their holes', true);
   await expect(page.getByTestId('plan-answer')).toContainText(
-    '30 containers stand. 22 to buy, 165.00 €. 2 shelves move.',
+    '30 containers stand. 22 to buy, €165.00. 2 shelves move.',
   );
   const compare = page.getByTestId('plan-compare');
   await expect(compare).toContainText('Plan A');
   await expect(compare).toContainText('Plan B');
-  await expect(compare).toContainText('22, 165.00 €');
+  await expect(compare).toContainText('22, €165.00');
 
   await page.getByRole('button', { name: 'Use this plan' }).click();
   const list = page.getByTestId('get-list');
   await expect(list).toContainText('22 × clear box, flat');
-  await expect(list).toContainText('Total 165.00 €, within 300.00 €.');
+  await expect(list).toContainText('Total €165.00, within €300.00.');
   await expect(list).toContainText('from hole 36 to hole 34');
   await expect(list).toContainText('from hole 52 to hole 51');
   await list.getByRole('button', { name: 'Bought one' }).click();

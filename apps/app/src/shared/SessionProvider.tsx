@@ -21,7 +21,7 @@ async function settleSignOut(): Promise<boolean> {
   const owed = owedSignOut();
   if (!owed) return true;
   try {
-    await api('DELETE', '/sessions/current', undefined, owed);
+    await api('DELETE /sessions/current', { about: owed });
   } catch (error) {
     // An answer means that the session has ended already or is another one's by now; no answer, that it is still owed.
     if (!(error instanceof ProblemAnswer)) return false;
@@ -45,7 +45,7 @@ export function SessionProvider({ children }: { children: ReactNode }) {
   const checkMe = useCallback(async () => {
     if (!(await settleSignOut())) return;
     // Without a line, or once the session has ended, the device goes on with whom it knows; nothing is lost by that.
-    await api<Me>('GET', '/me').then(signedIn, () => setMe((known) => known ?? null));
+    await api('GET /me').then(signedIn, () => setMe((known) => known ?? null));
   }, [signedIn]);
 
   useEffect(() => {

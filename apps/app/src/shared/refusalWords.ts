@@ -1,4 +1,5 @@
 import type { AnyRefusal } from '@/data/store/HouseholdStore';
+import { counted } from '@/kit/text/counted';
 
 export type { AnyRefusal } from '@/data/store/HouseholdStore';
 
@@ -9,8 +10,8 @@ export function refusalWords(refusal: AnyRefusal): string {
       if (refusal.entity === 'lot') return 'There is still some of it; take or throw out what is left first.';
       if (refusal.entity === 'item') return 'There is still some of it at home; take or throw out what is left first.';
       const parts = [
-        refusal.lots > 0 ? `${refusal.lots} ${refusal.lots === 1 ? 'thing' : 'things'}` : '',
-        refusal.nooks > 0 ? `${refusal.nooks} ${refusal.nooks === 1 ? 'place' : 'places'}` : '',
+        refusal.lots > 0 ? counted(refusal.lots, { one: '# thing', other: '# things' }) : '',
+        refusal.nooks > 0 ? counted(refusal.nooks, { one: '# place', other: '# places' }) : '',
       ].filter((part) => part !== '');
       return `It still holds ${parts.join(' and ')}; say first where they go.`;
     }

@@ -1,8 +1,9 @@
-import { signInSchema, signUpSchema, uuid, type SignIn, type SignUp } from '@ours/contracts';
+import { signInSchema, signUpSchema, uuid, type Me, type SignIn, type SignUp } from '@ours/contracts';
 import { Router, type Request, type RequestHandler, type Response } from 'express';
 import { rateLimit } from 'express-rate-limit';
 import Joi from 'joi';
 import type { Context } from '../context';
+import { answering } from '../http/answering';
 import { bodyAs } from '../http/bodyAs';
 import { ProblemError } from '../problems/catalogue';
 import * as service from './accountService';
@@ -27,61 +28,67 @@ export function accountRoutes(context: Context): Router {
       },
     });
   const session = signedIn(context);
-  const begin = async (req: Request, res: Response, who: Omit<SignedIn, 'sessionId'>): Promise<void> => {
+  const begin = async (req: Request, res: Response, who: Omit<SignedIn, 'sessionId'>): Promise<Me> => {
     await endSessionOf(context, sessionToken(req));
     const { token } = await openSession(context, who, deviceOf(req));
     setSessionCookie(res, token);
-    res.status(201).json(await service.describeMe(context, who));
+    return service.describeMe(context, who);
   };
 
-  router.get('/status', async (_req, res) => {
-    res.json({ demo: await service.demoIsLoaded(context) });
-  });
-  router.post('/accounts', fewTries(), async (req, res) => {
-    await begin(req, res, await service.signUp(context, bodyAs<SignUp>(signUpSchema, req.body)));
-  });
-  router.post('/sessions', fewTries(), async (req, res) => {
-    const { email, password } = bodyAs<SignIn>(signInSchema, req.body);
-    await begin(req, res, await service.signIn(context, email, password));
-  });
-  router.post('/demo-session', fewTries(), async (req, res) => {
-    await begin(req, res, await service.signInToDemo(context));
+  const answer = answering(router);
+  answer('GET /status', [], async () => ({ demo: await service.demoIsLoaded(context) }));
+  answer(
+    'POST /accounts',
+    [fewTries()],
+    async (req, res) => begin(req, res, await service.signUp(context, bodyAs<SignUp>(signUpSchema, req.body))),
+    { makes: true },
+  );
+  answer(
+    'POST /sessions',
+    [fewTries()],
+    async (req, res) => {
+      const { email, password } = bodyAs<SignIn>(signInSchema, req.body);
+      return begin(req, res, await service.signIn(context, email, password));
+    },
+    { makes: true },
+  );
+  answer('POST /demo-session', [fewTries()], async (req, res) => begin(req, res, await service.signInToDemo(context)), {
+    makes: true,
   });
   // Asked for whenever the app opens: the cookie lives on from here.
-  router.get('/me', session, async (req, res) => {
+  answer('GET /me', [session], async (req, res) => {
     setSessionCookie(res, sessionToken(req)!);
-    res.json(await service.describeMe(context, req.signedIn!));
+    return service.describeMe(context, req.signedIn!);
   });
-  router.get('/sessions', session, async (req, res) => {
+  answer('GET /sessions', [session], async (req) => {
     await service.notInDemo(context, req.signedIn!);
-    res.json({ sessions: await listSessions(context, req.signedIn!) });
+    return { sessions: await listSessions(context, req.signedIn!) };
   });
-  router.delete('/sessions/current', session, async (req, res) => {
+  answer('DELETE /sessions/current', [session], async (req, res) => {
     await revokeSession(context, req.signedIn!, req.signedIn!.sessionId);
     clearSessionCookie(res);
-    res.status(204).end();
+    return undefined;
   });
-  router.delete('/sessions/:id', session, async (req, res) => {
+  answer('DELETE /sessions/:id', [session], async (req) => {
     await service.notInDemo(context, req.signedIn!);
     await revokeSession(context, req.signedIn!, bodyAs<string>(uuid.required(), req.params.id));
-    res.status(204).end();
+    return undefined;
   });
-  router.get('/homes', session, async (req, res) => {
-    res.json({ homes: await service.listHomes(context, req.signedIn!) });
-  });
-  router.post('/sessions/current/home', session, async (req, res) => {
+  answer('GET /homes', [session], async (req) => ({ homes: await service.listHomes(context, req.signedIn!) }));
+  answer('POST /sessions/current/home', [session], async (req) => {
     const { householdId } = bodyAs<{ householdId: string }>(homeSchema, req.body);
-    const who = await service.chooseHome(context, req.signedIn!, householdId);
-    res.json(await service.describeMe(context, who));
+    return service.describeMe(context, await service.chooseHome(context, req.signedIn!, householdId));
   });
-  router.post('/invitations', inHome(context), async (req, res) => {
-    res.status(201).json(await service.invite(context, req.signedIn!));
-  });
-  router.post('/memberships', fewTries(), session, async (req, res) => {
-    const { invitation } = bodyAs<{ invitation: string }>(invitationSchema, req.body);
-    const who = await service.acceptInvitation(context, req.signedIn!, invitation);
-    res.status(201).json(await service.describeMe(context, who));
-  });
+  answer('POST /invitations', [inHome(context)], (req) => service.invite(context, req.signedIn!), { makes: true });
+  answer(
+    'POST /memberships',
+    [fewTries(), session],
+    async (req) => {
+      const { invitation } = bodyAs<{ invitation: string }>(invitationSchema, req.body);
+      return service.describeMe(context, await service.acceptInvitation(context, req.signedIn!, invitation));
+    },
+    { makes: true },
+  );
   return router;
 }
 

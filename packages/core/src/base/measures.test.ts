@@ -31,9 +31,13 @@ describe('weights, volumes and money', () => {
       null,
     ]);
     expect([formatMoney(1490, 'EUR'), formatMoney(1490, 'USD'), formatMoney(5, 'SEK')]).toEqual([
-      '14.90 €',
+      '€14.90',
       '$14.90',
-      '0.05 SEK',
+      'kr\u00a00.05',
     ]);
   });
+  // ISO 4217: the yen has no minor unit.
+  it('a currency without cents is written without', () => expect(formatMoney(149_000, 'JPY')).toBe('¥1,490'));
+  it('what a form shows of a large weight is read as the same weight', () =>
+    expect(readMass(formatMass(12_500_000, 'metric'), 'metric')).toEqual({ ok: true, grams: 12_500_000 }));
 });

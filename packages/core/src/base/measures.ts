@@ -44,16 +44,26 @@ export function formatVolume(ml: number, unit: LengthUnit): string {
   return `${roundedTo(ml / ML_PER_CUBIC_FOOT, 1)} cu ft`;
 }
 
+// Not grouped: forms show these figures too, and “12,500 kg” is read as twelve and a half.
 const roundedTo = (value: number, places: number): string => String(Math.round(value * 10 ** places) / 10 ** places);
 
-/** A price in its currency: `14.90 €`. */
+const moneyFormats = new Map<string, Intl.NumberFormat>();
+
+/**
+ * A price in its currency, with the sign and the places it is written with (Intl).
+ * @param minor hundredths of the currency's unit, also for currencies that have no coins that small
+ * @param currency ISO 4217
+ * @example formatMoney(1490, 'EUR') //=> '€14.90'
+ */
 export function formatMoney(minor: number, currency: string): string {
-  const sign = { EUR: '€', USD: '$', GBP: '£' }[currency] ?? currency;
-  const text = (minor / 100).toFixed(2);
-  return currency === 'USD' || currency === 'GBP' ? `${sign}${text}` : `${text} ${sign}`;
+  const format =
+    moneyFormats.get(currency) ??
+    new Intl.NumberFormat('en', { style: 'currency', currency, currencyDisplay: 'narrowSymbol' });
+  moneyFormats.set(currency, format);
+  return format.format(minor / 100);
 }
 
-/** Reads an amount of money with at most two places; null when it is none. */
+/** Reads an amount of money with at most two places, in hundredths; null when it is none. */
 export function readMoney(text: string): number | null {
   const match = /^(?:[€$£] ?)?(\d{1,7})(?:[.,](\d{1,2}))?(?: ?[€$£]| [A-Z]{3})?$/.exec(text.trim());
   return match ? Number(match[1]) * 100 + Number((match[2] ?? '').padEnd(2, '0')) : null;

@@ -76,6 +76,8 @@ export const decimal = (least: number, most: number): Field<number> => ({ kind: 
 export const length = (least = 1): Field<number> => ({ kind: 'length', least, most: LARGEST_LENGTH_TENTH_MM });
 /** Grams, whole, from 0. */
 export const mass: Field<number> = { kind: 'mass', least: 0, most: LARGEST_GRAMS };
+/** Grams, whole, more than nothing. */
+export const someMass: Field<number> = { kind: 'mass', least: 1, most: LARGEST_GRAMS };
 /** Millilitres, whole, from 0. */
 export const volume: Field<number> = { kind: 'volume', least: 0, most: LARGEST_ML };
 /** Minor units of a currency, whole, from 0. */

@@ -42,7 +42,7 @@ export function readFieldText(field: AnyField, text: string, unit: LengthUnit): 
       return reading.ok ? read(reading.tenthMm) : problem(reading.problem);
     }
     case 'mass': {
-      if (isNought(bare)) return read(0);
+      if (field.least === 0 && isNought(bare)) return read(0);
       const reading = readMass(bare, unit);
       return reading.ok ? read(reading.grams) : problem(reading.problem);
     }

@@ -10,7 +10,7 @@ import {
 import { HouseholdState } from '../household/HouseholdState';
 import { applyCommand } from '../household/applyCommand';
 import type { Op } from '../household/command';
-import type { ItemRow, ShelfRow, SpaceRow } from '../household/registry';
+import type { ItemRow, LotRow, ShelfRow, SpaceRow } from '../household/registry';
 import { modelSpace } from '../fit/spaceModel';
 import { stockOf } from '../stock/StockView';
 import { lot as lotEntity } from '../stock/lot.entity';

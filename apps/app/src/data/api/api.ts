@@ -1,4 +1,4 @@
-import type { Me, Problem } from '@ours/contracts';
+import type { AnswerOf, AskOf, Endpoint, Me, Problem } from '@ours/contracts';
 import { ACCOUNT_HEADER, HOME_HEADER } from '@ours/contracts/wire';
 
 /** The server could not be reached, or cannot answer now: the device goes on by itself. */
@@ -18,17 +18,23 @@ const NOT_NOW = new Set([502, 503, 504]);
 /** Which home and account a request is for; the server answers 409 when the session is another one's. */
 export type About = Pick<Me, 'householdId' | 'accountId'>;
 
-/** One JSON call to the server this app came from. */
-export async function api<T>(
-  method: 'GET' | 'POST' | 'DELETE',
-  path: string,
-  body?: unknown,
-  about?: About,
-): Promise<T> {
+/** What an endpoint takes, and for an endpoint about a home, which one. */
+export type Ask<E extends Endpoint> = AskOf<E> & { about?: About };
+
+/**
+ * One JSON call to the server this app came from.
+ * @throws Unreachable without an answer; ProblemAnswer when it is a problem document
+ */
+export async function api<E extends Endpoint>(
+  endpoint: E,
+  ...[ask]: keyof AskOf<E> extends never ? [ask?: Ask<E>] : [ask: Ask<E>]
+): Promise<AnswerOf<E>> {
+  const { body, params, query, about } = (ask ?? {}) as AnyAsk;
   let response: Response;
   let text = '';
   try {
-    response = await fetch(`/api${path}`, {
+    const [method, path] = endpoint.split(' ') as [string, string];
+    response = await fetch(`/api${pathWith(path, params, query)}`, {
       method,
       signal: AbortSignal.timeout(PATIENCE_MS),
       headers: {
@@ -41,13 +47,26 @@ export async function api<T>(
   } catch {
     throw new Unreachable('The server cannot be reached.');
   }
-  if (response.status === 204) return undefined as T;
+  if (response.status === 204) return undefined as AnswerOf<E>;
   if (NOT_NOW.has(response.status)) throw new Unreachable('The server cannot answer now.');
   const parsed = parse(text);
-  if (response.ok && parsed !== undefined) return parsed as T;
+  if (response.ok && parsed !== undefined) return parsed as AnswerOf<E>;
   if (isProblem(parsed)) throw new ProblemAnswer(parsed);
   const title = `The server answered ${response.status} without saying why`;
   throw new ProblemAnswer({ type: 'about:blank', title, status: response.status, detail: title, code: 'unknown' });
+}
+
+interface AnyAsk {
+  body?: unknown;
+  params?: Readonly<Record<string, string>>;
+  query?: Readonly<Record<string, string | number>>;
+  about?: About;
+}
+
+function pathWith(path: string, params: AnyAsk['params'] = {}, query: AnyAsk['query'] = {}): string {
+  const filled = path.replace(/:(\w+)/g, (_, name: string) => encodeURIComponent(params[name] ?? ''));
+  const asked = new URLSearchParams(Object.entries(query).map(([key, value]) => [key, String(value)])).toString();
+  return asked === '' ? filled : `${filled}?${asked}`;
 }
 
 function parse(text: string): unknown {

@@ -9,8 +9,8 @@ export function browserPorts(about: About, tellTabs: (message: 'nudge') => void)
   const { householdId, accountId } = about;
   return {
     pull: ({ seq, cursor }) =>
-      api('GET', `/changes?since=${seq}${cursor === null ? '' : `&cursor=${cursor}`}`, undefined, about),
-    send: (batch) => api('POST', '/commands', batch, about),
+      api('GET /changes', { query: { since: seq, ...(cursor === null ? {} : { cursor }) }, about }),
+    send: (batch) => api('POST /commands', { body: batch, about }),
     listen(onNudge, onOffline) {
       const nudge = (): void => {
         onNudge();

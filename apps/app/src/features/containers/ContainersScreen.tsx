@@ -16,6 +16,7 @@ import { v7 as uuidv7 } from 'uuid';
 import { useHousehold } from '@/shared/HouseholdProvider';
 import { useRunCommand } from '@/shared/useRunCommand';
 import { useHome } from '@/shared/useHome';
+import { counted } from '@/kit/text/counted';
 import { pickTextFile, saveFile } from '@/kit/files';
 import { Button } from '@/kit/press/Button';
 import { Plus } from '@/kit/press/icons';
@@ -85,7 +86,11 @@ export function ContainersScreen() {
     if (data.length === 0)
       found.push(`No rows were read; the first line names the columns: ${CONTAINER_COLUMNS.slice(0, 7).join(', ')} …`);
     setProblems(found);
-    await runCommand('containers_read', ops, `Read: ${ops.length} ${ops.length === 1 ? 'container' : 'containers'}.`);
+    await runCommand(
+      'containers_read',
+      ops,
+      `Read: ${counted(ops.length, { one: '# container', other: '# containers' })}.`,
+    );
   };
   return (
     <Screen title="Containers" back="/nooks" right={<Button icon={Plus} label="Add" onPress={() => setOpen('new')} />}>

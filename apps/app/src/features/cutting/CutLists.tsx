@@ -16,6 +16,7 @@ import { useState } from 'react';
 import { XStack, YStack } from 'tamagui';
 import { useHousehold } from '@/shared/HouseholdProvider';
 import { useHome } from '@/shared/useHome';
+import { counted } from '@/kit/text/counted';
 import { Choices } from '@/kit/form/Choices';
 import { useFigures } from '@/kit/form/useFigures';
 import { Problem } from '@/kit/feedback/Problem';
@@ -128,7 +129,7 @@ function Bars({ plan, unit, stock }: { plan: CutPlan; unit: LengthUnit; stock: n
   return (
     <YStack gap={2}>
       <Text>
-        {`${plan.bars.length} ${plan.bars.length === 1 ? 'strip' : 'strips'} of ${formatLength(stock, unit)}, ${plan.fewest ? 'the fewest possible' : 'the fewest found'}; ${formatLength(plan.waste, unit)} left over.`}
+        {`${counted(plan.bars.length, { one: '# strip', other: '# strips' })} of ${formatLength(stock, unit)}, ${plan.fewest ? 'the fewest possible' : 'the fewest found'}; ${formatLength(plan.waste, unit)} left over.`}
       </Text>
       {plan.bars.map((bar, at) => (
         <Small
@@ -157,7 +158,7 @@ function Liners({ space, unit }: { space: SpaceRow; unit: LengthUnit }) {
       <Problem text={problem} />
       {answer ? (
         <YStack gap={2}>
-          <Strong>{`${formatLength(answer.rollLength, unit)} of roll for ${lined.length} ${lined.length === 1 ? 'shelf' : 'shelves'}.`}</Strong>
+          <Strong>{`${formatLength(answer.rollLength, unit)} of roll for ${counted(lined.length, { one: '# shelf', other: '# shelves' })}.`}</Strong>
           {answer.cuts.map((cut) => (
             <Small key={cut.name}>
               {`${cut.name}: ${cut.strips > 1 ? `${cut.strips} strips of ` : ''}${formatLength(cut.length, unit)}, trimmed to ${formatLength(cut.across, unit)} in all`}
@@ -196,7 +197,7 @@ function Risers({ unit }: { unit: LengthUnit }) {
       {values && riser ? (
         <YStack gap={4}>
           <Strong>
-            {`${riser.layers} ${riser.layers === 1 ? 'layer' : 'layers'} of ${riser.sideBySide}: ${formatLength(Math.round(riser.heightTenthMm), unit)} high, ${formatLength(Math.round(riser.depthTenthMm), unit)} deep.`}
+            {`${counted(riser.layers, { one: '# layer', other: '# layers' })} of ${riser.sideBySide}: ${formatLength(Math.round(riser.heightTenthMm), unit)} high, ${formatLength(Math.round(riser.depthTenthMm), unit)} deep.`}
           </Strong>
           <Bars plan={cutBars(riser.pieces, values.stock, values.kerf)} unit={unit} stock={values.stock} />
           <Small>

@@ -8,6 +8,7 @@ import {
   type NookSummary,
 } from '@ours/core';
 import { G, Path, Rect, Text as SvgText } from 'react-native-svg';
+import { counted } from '@/kit/text/counted';
 import { LIGHT, type Palette } from '@/kit/theme/palette';
 import { MONO, BODY_FONT } from '@/kit/theme/tamagui.config';
 import { EndsHatch, type BinMood } from './BinShape';
@@ -292,7 +293,7 @@ export function ShelfTag({
 }) {
   if (clear.height < 20) return null;
   const ending = summary.late + summary.soon;
-  const words = summary.lots === 0 ? 'empty' : `${summary.lots} ${summary.lots === 1 ? 'thing' : 'things'}`;
+  const words = summary.lots === 0 ? 'empty' : counted(summary.lots, { one: '# thing', other: '# things' });
   // What fits best is said: the name and how many, how many, or the bare number.
   const text =
     [drawn.shelf.name === '' ? '' : `${drawn.shelf.name}: ${words}`, words, String(summary.lots)].find(

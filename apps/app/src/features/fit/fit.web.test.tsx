@@ -51,7 +51,7 @@ describe('what is said of a plan', () => {
   };
   it('all housed, what is bought, what moves', () => {
     expect(planHeadline(factsOf(answer as never, 5), 'metric', 'EUR')).toBe(
-      'All 5 groups are housed in 2 containers. 2 to buy, 29.80 €. 1 shelf moves.',
+      'All 5 groups are housed in 2 containers. 2 to buy, €29.80. 1 shelf moves.',
     );
   });
   it('what finds no room is told with its volume', () => {

@@ -11,6 +11,7 @@ import {
   type Remedy,
 } from '@ours/core';
 import { shelfWords } from '@/shared/placeWords';
+import { counted } from '@/kit/text/counted';
 
 const WHAT: Readonly<Record<string, string>> = {
   post: 'a post',
@@ -97,14 +98,14 @@ export function gapWords(fit: ContainerFit, unit: LengthUnit): string {
 }
 
 export function remedyWords(remedy: Remedy, state: HouseholdState): { title: string; detail: string } {
-  const holes = (count: number): string => `${count} ${count === 1 ? 'hole' : 'holes'}`;
+  const holes = (count: number): string => counted(count, { one: '# hole', other: '# holes' });
   if (remedy.kind === 'other_container') {
     const other = state.get('container', remedy.containerId);
     return { title: other?.name ?? '', detail: `${remedy.count} fit, ${remedy.free} free in the pool` };
   }
   const shelf = state.get('shelf', remedy.shelfId);
   const name = shelf ? shelfWords(state, shelf) : '';
-  const fits = `then ${remedy.count} ${remedy.count === 1 ? 'fits' : 'fit'}`;
+  const fits = `then ${counted(remedy.count, { one: '# fits', other: '# fit' })}`;
   return remedy.kind === 'raise_above'
     ? { title: `${capital(name)} up ${holes(remedy.holes)}`, detail: fits }
     : { title: `This shelf down ${holes(remedy.holes)}`, detail: fits };

@@ -29,7 +29,7 @@ export function HistoryScreen() {
   const queries = useQueryClient();
   const { data, isPending, isError } = useQuery({
     queryKey: ['history'],
-    queryFn: () => api<{ entries: HistoryEntry[] }>('GET', '/history', undefined, me),
+    queryFn: () => api('GET /history', { about: me }),
     retry: 0,
     refetchOnMount: 'always',
   });

@@ -1,4 +1,4 @@
-import type { HomeView, InvitationView, Me, SessionView } from '@ours/contracts';
+import type { Me } from '@ours/contracts';
 import { formatLength, type HouseholdFields } from '@ours/core';
 import { useMutation, useQuery, useQueryClient } from '@tanstack/react-query';
 import { useRouter } from 'expo-router';
@@ -8,6 +8,7 @@ import { api, ProblemAnswer } from '@/data/api/api';
 import { useHousehold, useHouseholdContext } from '@/shared/HouseholdProvider';
 import { useSession } from '@/shared/SessionProvider';
 import { useRunCommand } from '@/shared/useRunCommand';
+import { counted } from '@/kit/text/counted';
 import { Button } from '@/kit/press/Button';
 import { Choices } from '@/kit/form/Choices';
 import { Field } from '@/kit/form/Field';
@@ -102,7 +103,7 @@ export function HouseholdScreen() {
           Signed in as {me.name}, {me.email}
         </Small>
         {sure && waiting > 0 ? (
-          <Text color="$late">{`${waiting} ${waiting === 1 ? 'change has' : 'changes have'} not been sent yet and would be lost on this device.`}</Text>
+          <Text color="$late">{`${counted(waiting, { one: '# change has', other: '# changes have' })} not been sent yet and would be lost on this device.`}</Text>
         ) : null}
         <Button
           kind={sure ? 'danger' : 'plain'}
@@ -133,7 +134,7 @@ function HomeName({ name, onSave }: { name: string; onSave: (name: string) => vo
 
 function Invite() {
   const { me } = useHouseholdContext();
-  const invite = useMutation({ mutationFn: () => api<InvitationView>('POST', '/invitations', undefined, me) });
+  const invite = useMutation({ mutationFn: () => api('POST /invitations', { about: me }) });
   return (
     <YStack padding={16} gap={8}>
       {invite.data ? (
@@ -159,11 +160,11 @@ function Homes() {
   const [code, setCode] = useState('');
   const { data } = useQuery({
     queryKey: ['homes'],
-    queryFn: () => api<{ homes: HomeView[] }>('GET', '/homes', undefined, me),
+    queryFn: () => api('GET /homes', { about: me }),
     retry: 0,
   });
   const go = useMutation({
-    mutationFn: ({ path, body }: { path: string; body: object }) => api<Me>('POST', path, body, me),
+    mutationFn: (asking: () => Promise<Me>) => asking(),
     onSuccess: (me) => {
       signedIn(me);
       router.replace('/');
@@ -181,7 +182,11 @@ function Homes() {
           right={
             <Button
               label="Open it"
-              onPress={() => go.mutate({ path: '/sessions/current/home', body: { householdId: home.householdId } })}
+              onPress={() =>
+                go.mutate(() =>
+                  api('POST /sessions/current/home', { body: { householdId: home.householdId }, about: me }),
+                )
+              }
             />
           }
         />
@@ -197,7 +202,7 @@ function Homes() {
         {code.trim() === '' ? null : (
           <Button
             label="Join that home"
-            onPress={() => go.mutate({ path: '/memberships', body: { invitation: code.trim() } })}
+            onPress={() => go.mutate(() => api('POST /memberships', { body: { invitation: code.trim() }, about: me }))}
           />
         )}
         {go.error ? (
@@ -217,11 +222,11 @@ function Sessions() {
   const queries = useQueryClient();
   const { data, isError } = useQuery({
     queryKey: ['sessions'],
-    queryFn: () => api<{ sessions: SessionView[] }>('GET', '/sessions', undefined, me),
+    queryFn: () => api('GET /sessions', { about: me }),
     retry: 0,
   });
   const revoke = useMutation({
-    mutationFn: (id: string) => api('DELETE', `/sessions/${id}`, undefined, me),
+    mutationFn: (id: string) => api('DELETE /sessions/:id', { params: { id }, about: me }),
     onSuccess: () => queries.invalidateQueries({ queryKey: ['sessions'] }),
   });
   if (isError) return <Small padding={16}>The list needs a signal.</Small>;

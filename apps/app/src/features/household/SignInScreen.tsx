@@ -51,15 +51,15 @@ export function SignInScreen() {
   const [busy, setBusy] = useState(false);
   const { data: status } = useQuery({
     queryKey: ['status'],
-    queryFn: () => api<{ demo: boolean }>('GET', '/status'),
+    queryFn: () => api('GET /status'),
     retry: 1,
   });
 
-  const enter = async (path: string, body: unknown): Promise<void> => {
+  const enter = async (asking: () => Promise<Me>): Promise<void> => {
     setBusy(true);
     setProblem(null);
     try {
-      signedIn(await api<Me>('POST', path, body));
+      signedIn(await asking());
       router.replace('/');
     } catch (error) {
       setProblem(
@@ -72,10 +72,10 @@ export function SignInScreen() {
     }
   };
   const submit = (values: SignInValues): Promise<void> => {
-    if (way === 'in') return enter('/sessions', { email: values.email, password: values.password });
-    const { name: called, email: address, password: secret } = values;
-    const own = way === 'new' ? { householdName: values.householdName } : { invitation: values.invitation };
-    return enter('/accounts', { name: called, email: address, password: secret, ...own });
+    const { name, email, password, householdName, invitation } = values;
+    if (way === 'in') return enter(() => api('POST /sessions', { body: { email, password } }));
+    const own = way === 'new' ? { householdName } : { invitation };
+    return enter(() => api('POST /accounts', { body: { name, email, password, ...own } }));
   };
   return (
     <YStack flex={1} backgroundColor="$backgroundStrong" render="main">
@@ -92,7 +92,7 @@ export function SignInScreen() {
               kind="primary"
               label="Open the demo home"
               disabled={busy}
-              onPress={() => void enter('/demo-session', {})}
+              onPress={() => void enter(() => api('POST /demo-session', { body: {} }))}
             />
           ) : null}
           <Choices

@@ -1,9 +1,9 @@
 import {
-  formatLength,
-  formatMass,
+  lengthField,
   readingsAgree,
-  readLength,
-  readMass,
+  someMass,
+  writeFieldText,
+  type AnyField,
   type LengthUnit,
   type MeasureAnswer,
   type MeasureQuestion,
@@ -11,9 +11,9 @@ import {
 import { useState } from 'react';
 import { XStack, YStack } from 'tamagui';
 import { Button } from '@/kit/press/Button';
-import { problemWords } from '@/kit/text/problemWords';
 import { Choices } from '@/kit/form/Choices';
 import { Field } from '@/kit/form/Field';
+import { useFigure } from '@/kit/form/useFigure';
 import { Small, Strong, Text } from '@/kit/text/Text';
 import { answerWords, questionWords } from './words';
 
@@ -29,31 +29,28 @@ interface Props {
   onBack: (() => void) | null;
 }
 
-/** Reads what was typed for this question: a number in core's units, or one sentence. */
-function read(question: MeasureQuestion, text: string, unit: LengthUnit): { value: number } | { problem: string } {
-  const mayBeZero = question.answer === 'height' || question.key === 'first_hole';
-  if (mayBeZero && /^0+([.,]0+)?( ?(cm|mm|in|"))?$/.test(text.trim())) return { value: 0 };
-  const reading = question.answer === 'mass' ? readMass(text, unit) : readLength(text, unit);
-  if (!reading.ok) return { problem: problemWords(reading.problem, unit) };
-  return { value: 'grams' in reading ? reading.grams : reading.tenthMm };
+/** What a question's figure may be: a load over nothing; a height or the first hole may lie at the foot, at 0. */
+function fieldOf({ answer, key }: MeasureQuestion): AnyField {
+  if (answer === 'mass') return someMass;
+  return lengthField(answer === 'height' || key === 'first_hole' ? 0 : 1);
 }
 
 /** One question with one large field. A second reading that differs from the first asks which one counts. */
 export function QuestionCard({ question, where, progress, unit, isGuess, onSave, onNext, onBack }: Props) {
   const known = answerWords(question, unit);
-  const [text, setText] = useState('');
-  const [problem, setProblem] = useState<string>();
+  const field = fieldOf(question);
+  const { text, reading, input } = useFigure(field, unit);
+  // What cannot be read is said once it is sent: half a figure is no mistake.
+  const [sent, setSent] = useState(false);
   const [second, setSecond] = useState<number | null>(null);
   const { ask } = questionWords(question);
-  const write = (value: number): string =>
-    value === 0 ? '0' : question.answer === 'mass' ? formatMass(value, unit) : formatLength(value, unit);
+  const write = (value: number): string => writeFieldText(field, value, unit);
   const keep = async (value: MeasureAnswer): Promise<void> => {
     if (await onSave(value)) onNext();
   };
   const next = (): void => {
-    if (text.trim() === '') return onNext();
-    const reading = read(question, text, unit);
-    if ('problem' in reading) return setProblem(reading.problem);
+    if (reading.kind === 'empty') return onNext();
+    if (reading.kind === 'unreadable') return setSent(true);
     if (
       typeof question.value === 'number' &&
       !isGuess &&
@@ -104,24 +101,14 @@ export function QuestionCard({ question, where, progress, unit, isGuess, onSave,
         <Field
           label={ask}
           large
-          value={text}
-          placeholder={
-            known === ''
-              ? question.answer === 'mass'
-                ? unit === 'metric'
-                  ? 'kg'
-                  : 'lb'
-                : unit === 'metric'
-                  ? 'cm'
-                  : 'in'
-              : known
-          }
+          {...input}
+          placeholder={known === '' ? input.placeholder : known}
           onChangeText={(value) => {
-            setText(value);
-            setProblem(undefined);
+            input.onChangeText(value);
+            setSent(false);
           }}
           onSubmitEditing={next}
-          problem={problem}
+          problem={sent && reading.kind === 'unreadable' ? reading.problem : undefined}
           hint={
             known === ''
               ? undefined

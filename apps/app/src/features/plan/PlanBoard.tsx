@@ -84,6 +84,7 @@ export function Planning({ space }: { space: SpaceRow }) {
           shelves={model.shelves.map(({ shelf }) => ({ id: shelf.id, label: codeTail(shelf.code) }))}
           containers={state.all('container')}
           currency={currency}
+          unit={unit}
           canMove={model.holes !== null && model.shelves.some(({ adjustable }) => adjustable)}
           onChange={board.changeWishes}
         />

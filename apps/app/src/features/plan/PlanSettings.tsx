@@ -1,9 +1,11 @@
-import { formatMoney, readMoney, type ContainerRow, type GroupBy } from '@ours/core';
-import { useState } from 'react';
+import { moneyField, orNull, type ContainerRow, type GroupBy, type LengthUnit } from '@ours/core';
 import { YStack } from 'tamagui';
 import { Choices } from '@/kit/form/Choices';
 import { Field } from '@/kit/form/Field';
+import { useFigure } from '@/kit/form/useFigure';
 import { GROUP_BY_CHOICES } from '@/shared/groupByWords';
+
+const BUDGET = orNull(moneyField);
 
 export interface PlanWishesUi {
   /** One shelf alone, or null: the whole space. */
@@ -23,6 +25,7 @@ export function PlanSettings({
   shelves,
   containers,
   currency,
+  unit,
   canMove,
   onChange,
 }: {
@@ -31,14 +34,11 @@ export function PlanSettings({
   shelves: readonly { id: string; label: string }[];
   containers: readonly ContainerRow[];
   currency: string;
+  unit: LengthUnit;
   canMove: boolean;
   onChange: (wishes: PlanWishesUi) => void;
 }) {
-  const [money, setMoney] = useState(wishes.budgetMinor === null ? '' : formatMoney(wishes.budgetMinor, currency));
-  const problem =
-    money.trim() !== '' && readMoney(money) === null
-      ? `“${money}” is not an amount; write for example 60 or 59.90.`
-      : undefined;
+  const budget = useFigure(BUDGET, unit, wishes.budgetMinor);
   return (
     <YStack gap={12} paddingHorizontal={16}>
       <Choices
@@ -76,14 +76,14 @@ export function PlanSettings({
         />
       )}
       <Field
-        label="May cost at most (empty: buy nothing)"
-        value={money}
+        {...budget.input}
+        label={`May cost at most, in ${currency} (empty: buy nothing)`}
         inputMode="decimal"
-        problem={problem}
+        problem={budget.problem}
         onChangeText={(text) => {
-          setMoney(text);
-          const minor = text.trim() === '' ? null : readMoney(text);
-          if (text.trim() === '' || minor !== null) onChange({ ...wishes, budgetMinor: minor });
+          const reading = budget.write(text);
+          if (reading.kind !== 'unreadable')
+            onChange({ ...wishes, budgetMinor: reading.kind === 'figure' ? reading.value : null });
         }}
       />
       {families.length > 0 && wishes.fillWith === null ? (

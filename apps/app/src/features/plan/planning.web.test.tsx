@@ -179,7 +179,7 @@ describe('containers', () => {
   it('lists what is free and in use; saves a new kind; names what cannot be read', async () => {
     await openWith(<ContainersScreen />);
     expect(await screen.findByText('4 free')).toBeTruthy();
-    expect(screen.getByText('40 × 46 × 34 cm · 48 l · River clear · 14.90 €')).toBeTruthy();
+    expect(screen.getByText('40 × 46 × 34 cm · 48 l · River clear · €14.90')).toBeTruthy();
     await press('Add');
     write('What is it called?', 'shoe box');
     write('Wide', '33');

@@ -27,7 +27,7 @@ export const factsOf = (answer: PlanAnswer, groups: number): PlanFacts => ({
   outside: answer.outside.reduce((sum, { count }) => sum + count, 0),
 });
 
-/** `All 13 groups are housed in 19 containers. 2 to buy, 29.80 €. 2 shelves move.` */
+/** `All 13 groups are housed in 19 containers. 2 to buy, €29.80. 2 shelves move.` */
 export function planHeadline(facts: PlanFacts, unit: LengthUnit, currency: string): string {
   const housed =
     facts.groups === 0

@@ -2,6 +2,7 @@ import type { RecordedLine } from '@ours/core';
 import { YStack } from 'tamagui';
 import { useHousehold } from '@/shared/HouseholdProvider';
 import { useRunCommand } from '@/shared/useRunCommand';
+import { counted } from '@/kit/text/counted';
 import { Button } from '@/kit/press/Button';
 import { Undo } from '@/kit/press/icons';
 import { ListHeading, ListRow } from '@/kit/layout/ListRow';
@@ -49,7 +50,7 @@ export function JustNow({
   if (count === 0) return null;
   return (
     <YStack>
-      <ListHeading title="Just now, here" remark={`${count} ${count === 1 ? 'line' : 'lines'}`} />
+      <ListHeading title="Just now, here" remark={counted(count, { one: '# line', other: '# lines' })} />
       {unsaved.map((line, at) => (
         <ListRow
           key={`unsaved ${at}`}

@@ -1,10 +1,11 @@
 import { formatQuantity, type DateField, type LineQuestion, type LineReading, type RecordedLine } from '@ours/core';
 import { XStack, YStack } from 'tamagui';
+import { dayWords } from '@/kit/text/dayWords';
 import { useHousehold } from '@/shared/HouseholdProvider';
 import { today } from '@/shared/opContext';
 import { Button } from '@/kit/press/Button';
 import { Text } from '@/kit/text/Text';
-import { dateWords, sizeWords } from '@/features/stock/words';
+import { sizeWords } from '@/features/stock/words';
 import { dateLabel, quantityWords, questionWords, readingWords } from './cardWords';
 
 type Changes = Partial<LineReading>;
@@ -55,7 +56,7 @@ function answersTo(question: LineQuestion, card: RecordedLine, codeOf: (key: str
     case 'which_date':
       return [
         ...question.options.map((option) => ({
-          label: dateWords(option.on, day),
+          label: dayWords(option.on, day),
           changes: dated(question.field, option, card),
         })),
         { label: 'Leave the date out', changes: {} },
@@ -66,7 +67,7 @@ function answersTo(question: LineQuestion, card: RecordedLine, codeOf: (key: str
       return [
         ...question.fields.flatMap((field) =>
           question.options.map((option) => ({
-            label: `${dateLabel(field, card)} ${dateWords(option.on, day)}`,
+            label: `${dateLabel(field, card)} ${dayWords(option.on, day)}`,
             changes: dated(field, option, card),
           })),
         ),

@@ -9,16 +9,18 @@ import {
 } from '@ours/core';
 import { useState, type ReactNode } from 'react';
 import { XStack, YStack } from 'tamagui';
+import { dayWords } from '@/kit/text/dayWords';
 import { useHousehold, useHouseholdContext } from '@/shared/HouseholdProvider';
 import { today } from '@/shared/opContext';
 import { Button } from '@/kit/press/Button';
+import { DateField as DateInput } from '@/kit/form/DateField';
 import { Field } from '@/kit/form/Field';
 import { Minus, Plus } from '@/kit/press/icons';
+import { counted as countedWords } from '@/kit/text/counted';
 import { Small, Strong, Text } from '@/kit/text/Text';
-import { amountWords, dateWords, sizeWords, usualStep } from '@/features/stock/words';
+import { amountWords, sizeWords, usualStep } from '@/features/stock/words';
 import { itemIdOf } from './cardOf';
 import { ACTION_WORDS, dateLabel, differenceWords, quantityWords } from './cardWords';
-import { DateField as DateInput } from './DateField';
 import { LinePieces } from './LinePieces';
 import { Questions } from './Questions';
 
@@ -40,7 +42,8 @@ export function RecordCard({
   onSave: () => void;
 }) {
   const day = today();
-  const { store } = useHouseholdContext();
+  const { me, store } = useHouseholdContext();
+  const order = useHousehold(({ state }) => state.get('household', me.householdId)?.dateOrder ?? null);
   const [editing, setEditing] = useState<'name' | DateField | null>(null);
   const [lit, setLit] = useState<LinePart | null>(null);
   const { known, here, opens } = useHousehold(({ state }) => {
@@ -73,12 +76,11 @@ export function RecordCard({
       questions: card.questions.filter(({ kind }) => kind !== 'how_many'),
     });
   const rename = (name: string): void => onChange({ name, itemId: itemIdOf(store, name) });
-  const date = (key: DateField, on: string | null): void => {
-    if (on !== null)
-      onChange({
-        [key]: on,
-        ...(key === 'expiresOn' ? { expiryPrecision: 'day' as const, dateKind: card.dateKind ?? 'best_before' } : {}),
-      });
+  const date = (key: DateField, on: string): void => {
+    onChange({
+      [key]: on,
+      ...(key === 'expiresOn' ? { expiryPrecision: 'day' as const, dateKind: card.dateKind ?? 'best_before' } : {}),
+    });
     setEditing(null);
   };
   const leaveOut = (key: DateField): void => {
@@ -151,14 +153,15 @@ export function RecordCard({
         <Line key={key} label={dateLabel(key, card)} lit={lit === key}>
           {editing === key ? (
             <DateInput
-              facing={key === 'expiresOn' ? facingOf(card) : 'behind'}
+              habits={{ order, today: day, facing: key === 'expiresOn' ? facingOf(card) : 'behind' }}
               onDone={(on) => date(key, on)}
-              onLeaveOut={card[key] === null ? null : () => leaveOut(key)}
+              onCancel={() => setEditing(null)}
+              onLeaveOut={card[key] === null ? undefined : () => leaveOut(key)}
             />
           ) : (
             <>
               <YStack flex={1}>
-                <Strong testID={`card-${key}`}>{dateWords(card[key]!, day)}</Strong>
+                <Strong testID={`card-${key}`}>{dayWords(card[key]!, day)}</Strong>
                 {key === 'expiresOn' && card.expiryPrecision === 'month' ? (
                   <Small>month given, so its last day</Small>
                 ) : null}
@@ -170,7 +173,7 @@ export function RecordCard({
       ))}
       {card.openedDays !== null ? (
         <Line label="Once open" lit={lit === 'openedDays'}>
-          <Strong flex={1}>{`keeps ${card.openedDays} ${card.openedDays === 1 ? 'day' : 'days'}`}</Strong>
+          <Strong flex={1}>{countedWords(card.openedDays, { one: 'keeps # day', other: 'keeps # days' })}</Strong>
           <Button kind="quiet" label="leave out" onPress={() => onChange({ openedDays: null })} />
         </Line>
       ) : null}

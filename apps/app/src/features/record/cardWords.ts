@@ -7,7 +7,8 @@ import {
   type LineReading,
   type RecordedLine,
 } from '@ours/core';
-import { amountWords, dateWords, MADE_WORDS, sizeWords } from '@/features/stock/words';
+import { dayWords } from '@/kit/text/dayWords';
+import { amountWords, MADE_WORDS, sizeWords } from '@/features/stock/words';
 
 export const ACTION_WORDS = { put_in: 'Put in', take: 'Take out', count: 'There are now' } as const;
 
@@ -53,7 +54,7 @@ export function differenceWords(other: Partial<LineReading>, card: RecordedLine,
   for (const field of DATE_FIELDS) {
     const on = reading[field];
     if (on !== null && on !== card[field])
-      parts.push(`${dateLabel(field, reading).toLowerCase()} ${dateWords(on, today)}`);
+      parts.push(`${dateLabel(field, reading).toLowerCase()} ${dayWords(on, today)}`);
   }
   return parts.join(', ') || readingWords(reading);
 }

@@ -1,9 +1,10 @@
 import { opsForRecordedLine, type KeptWhy, type RecordedLine } from '@ours/core';
 import { useCallback } from 'react';
+import { dayWords } from '@/kit/text/dayWords';
 import { useHouseholdContext } from '@/shared/HouseholdProvider';
 import { opContext, today } from '@/shared/opContext';
 import { useRunCommand } from '@/shared/useRunCommand';
-import { amountWords, dateWords } from '@/features/stock/words';
+import { amountWords } from '@/features/stock/words';
 import type { SavedLine } from './JustNow';
 
 const KEPT: Readonly<Record<KeptWhy, string>> = {
@@ -37,7 +38,7 @@ export function useSaveLine(): (card: RecordedLine, nookId: string) => Promise<S
         undo = back;
       });
       const until = card.expiresOn
-        ? `until ${dateWords(card.expiresOn, today())}`
+        ? `until ${dayWords(card.expiresOn, today())}`
         : card.action === 'put_in' && !opened
           ? 'no date given'
           : '';

@@ -1,6 +1,7 @@
 import { stockOf, type LowItem } from '@ours/core';
 import { YStack } from 'tamagui';
 import { useHousehold } from '@/shared/HouseholdProvider';
+import { counted } from '@/kit/text/counted';
 import { Button } from '@/kit/press/Button';
 import { Share } from '@/kit/press/icons';
 import { ListHeading } from '@/kit/layout/ListRow';
@@ -42,7 +43,7 @@ export function RestockScreen() {
         </YStack>
       ) : (
         <>
-          <ListHeading title="Running out" remark={`${low.length} ${low.length === 1 ? 'thing' : 'things'}`} />
+          <ListHeading title="Running out" remark={counted(low.length, { one: '# thing', other: '# things' })} />
           <LongList entries={low} keyOf={({ item }) => item.id} draw={(one) => <LowRow one={one} mark />} />
         </>
       )}

@@ -13,6 +13,7 @@ import { useHousehold } from '@/shared/HouseholdProvider';
 import { today } from '@/shared/opContext';
 import { useRunCommand } from '@/shared/useRunCommand';
 import { useHome } from '@/shared/useHome';
+import { counted } from '@/kit/text/counted';
 import { Choices } from '@/kit/form/Choices';
 import { ListHeading, ListRow } from '@/kit/layout/ListRow';
 import { Small } from '@/kit/text/Text';
@@ -49,7 +50,7 @@ export function SortResult({ space }: { space: SpaceRow }) {
     <YStack testID="sort-groups">
       <ListHeading
         title="What stays, in groups"
-        remark={`${groups.length} ${groups.length === 1 ? 'group' : 'groups'}`}
+        remark={counted(groups.length, { one: '# group', other: '# groups' })}
       />
       <YStack padding={16} paddingBottom={4}>
         <Choices
@@ -80,8 +81,8 @@ export function SortResult({ space }: { space: SpaceRow }) {
           <ListRow
             key={group.id}
             title={groupName(group.key)}
-            detail={`${group.items} ${group.items === 1 ? 'kind' : 'kinds'} · ${about}${formatVolume(group.volumeMl, unit)} · ${about}${formatMass(group.grams, unit)}`}
-            right={bin ? <Small>{`${bins} ${bins === 1 ? 'bin' : 'bins'}`}</Small> : null}
+            detail={`${counted(group.items, { one: '# kind', other: '# kinds' })} · ${about}${formatVolume(group.volumeMl, unit)} · ${about}${formatMass(group.grams, unit)}`}
+            right={bin ? <Small>{counted(bins, { one: '# bin', other: '# bins' })}</Small> : null}
           />
         );
       })}

@@ -9,7 +9,7 @@ import {
   type LotRow,
   type Verdict,
 } from '@ours/core';
-import { dateWords } from '@/features/stock/words';
+import { dayWords } from '@/kit/text/dayWords';
 
 const KNOWN_GROUP_WORDS: Readonly<Record<KnownGroup, string>> = {
   unsorted: 'not sorted yet',
@@ -53,9 +53,9 @@ export function likelyWords(
 ): string {
   switch (because.kind) {
     case 'past_use_by':
-      return `Likely: its use-by date was ${dateWords(because.on, today)}.`;
+      return `Likely: its use-by date was ${dayWords(because.on, today)}.`;
     case 'long_past_date':
-      return `Likely: its date was ${dateWords(because.on, today)}; when in doubt, throw it out.`;
+      return `Likely: its date was ${dayWords(because.on, today)}; when in doubt, throw it out.`;
     case 'more_elsewhere':
       return `Likely: more of it is in ${placeWords(because.nookId)}.`;
     case 'nothing_against':

@@ -25,6 +25,7 @@ import { XStack, YStack } from 'tamagui';
 import { useHousehold } from '@/shared/HouseholdProvider';
 import { useRunCommand } from '@/shared/useRunCommand';
 import { useHome } from '@/shared/useHome';
+import { counted } from '@/kit/text/counted';
 import { Button } from '@/kit/press/Button';
 import { problemWords } from '@/kit/text/problemWords';
 import { Choices } from '@/kit/form/Choices';
@@ -180,7 +181,7 @@ function FoldedWords({ textile, unit }: { textile: Textile; unit: LengthUnit }) 
   return (
     <YStack gap={6} testID="folded">
       <Strong>
-        {`Folded ${length(folded.widthTenthMm)} by ${length(folded.depthTenthMm)}, ${folded.layers} ${folded.layers === 1 ? 'layer' : 'layers'}, ${folded.calibrated ? '' : 'about '}${length(folded.thicknessTenthMm)} thick, ${formatMass(folded.grams, unit)}.`}
+        {`Folded ${length(folded.widthTenthMm)} by ${length(folded.depthTenthMm)}, ${counted(folded.layers, { one: '# layer', other: '# layers' })}, ${folded.calibrated ? '' : 'about '}${length(folded.thicknessTenthMm)} thick, ${formatMass(folded.grams, unit)}.`}
       </Strong>
       {container ? (
         <Small>

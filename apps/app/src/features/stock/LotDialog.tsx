@@ -1,7 +1,6 @@
 import {
   addDays,
   DISCARD_REASONS,
-  formatQuantity,
   isFrozen,
   isInFreezer,
   isMeasure,
@@ -16,7 +15,7 @@ import {
   opsForThawing,
   THAWED_DAYS,
   lotFieldsOf,
-  readQuantity,
+  quantityField,
   type DiscardReason,
   type ItemRow,
   type LotRow,
@@ -24,6 +23,7 @@ import {
 } from '@ours/core';
 import { useState } from 'react';
 import { XStack, YStack } from 'tamagui';
+import { dayWords } from '@/kit/text/dayWords';
 import { useHousehold } from '@/shared/HouseholdProvider';
 import { opContext, today } from '@/shared/opContext';
 import { useRunCommand } from '@/shared/useRunCommand';
@@ -31,9 +31,10 @@ import { Button } from '@/kit/press/Button';
 import { Choices } from '@/kit/form/Choices';
 import { Dialog } from '@/kit/layout/Dialog';
 import { Field } from '@/kit/form/Field';
+import { useFigure } from '@/kit/form/useFigure';
 import { Small, Text } from '@/kit/text/Text';
 import { NookPicker } from '@/shared/NookPicker';
-import { amountWords, dateWords, dueWords, lotAmountWords, usualStep } from './words';
+import { amountWords, dueWords, lotAmountWords, usualStep } from './words';
 
 const REASONS: Readonly<Record<DiscardReason, string>> = {
   expired: 'past its date',
@@ -43,6 +44,8 @@ const REASONS: Readonly<Record<DiscardReason, string>> = {
   recycled: 'recycled',
   other: 'other',
 };
+
+const AMOUNT = quantityField();
 
 type Mode = 'choose' | 'move' | 'freeze' | 'discard' | 'thaw';
 
@@ -73,11 +76,9 @@ function OpenLot({ lot, item, state, onClose }: Props) {
   const thawed = isThawed(lot);
   const measured = isMeasure(item.unit);
   const step = usualStep(item.unit);
-  const [text, setText] = useState(
-    formatQuantity(lot.quantityThousandths > 0 ? Math.min(step, lot.quantityThousandths) : step),
-  );
-  const amount = readQuantity(text);
-  const problem = amount === null ? `“${text}” is not an amount; write for example 2 or 0.5.` : undefined;
+  const [first] = useState(lot.quantityThousandths > 0 ? Math.min(step, lot.quantityThousandths) : step);
+  const figure = useFigure(AMOUNT, 'metric', first);
+  const { text, value: amount } = figure;
   const present = (nookId: string): LotRow[] => state.lotsIn(nookId);
 
   const act =
@@ -109,18 +110,17 @@ function OpenLot({ lot, item, state, onClose }: Props) {
       <Text>{detail}</Text>
       {lot.pleaseCount ? <Text color="$late">More was taken than was known to be here. Please count.</Text> : null}
       <XStack gap={8} alignItems="flex-end">
-        <Button label="Less" onPress={() => setText(formatQuantity(Math.max(0, (amount ?? step) - step)))} />
+        <Button label="Less" onPress={() => figure.show(Math.max(0, (amount ?? step) - step))} />
         <YStack flex={1}>
           <Field
             label={`How many${measured ? ` (${item.unit})` : ''}`}
-            value={text}
-            onChangeText={setText}
+            {...figure.input}
             inputMode="decimal"
-            problem={problem}
+            problem={figure.problem}
             selectTextOnFocus
           />
         </YStack>
-        <Button label="More" onPress={() => setText(formatQuantity((amount ?? 0) + step))} />
+        <Button label="More" onPress={() => figure.show((amount ?? 0) + step)} />
       </XStack>
       {mode === 'choose' ? (
         <YStack gap={8}>
@@ -182,7 +182,7 @@ function OpenLot({ lot, item, state, onClose }: Props) {
         <YStack gap={8} role="group" aria-label="Does it thaw?">
           <Text>{`“${leaving.name}” is not set up as a freezer. Does it thaw there?`}</Text>
           <Small>
-            {`Thawed in the refrigerator it is used by ${dateWords(addDays(today(), THAWED_DAYS), today())}, and is not frozen again unless still good. When in doubt, throw it out.`}
+            {`Thawed in the refrigerator it is used by ${dayWords(addDays(today(), THAWED_DAYS), today())}, and is not frozen again unless still good. When in doubt, throw it out.`}
           </Small>
           <Button kind="primary" label="It thaws, for use" onPress={thawTo(leaving)} />
           <Button label="It stays frozen" onPress={moveTo(leaving)} />

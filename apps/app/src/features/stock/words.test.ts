@@ -1,6 +1,7 @@
 import type { ItemRow, LotRow } from '@ours/core';
 import { lotRow, sampleRows } from '@/data/store/sampleRows.test-support';
-import { amountWords, dateWords, dueMark, dueWords, leftWords, lotAmountWords, onHandWords } from './words';
+import { amountWords, dueMark, dueWords, leftWords, lotAmountWords, onHandWords } from './words';
+import { dayWords } from '@/kit/text/dayWords';
 import { refusalWords } from '@/shared/refusalWords';
 
 const TODAY = '2026-11-24';
@@ -20,7 +21,7 @@ describe('what people read', () => {
   it.each([
     ['2026-12-03', '3 Dec'],
     ['2027-03-31', '31 Mar 2027'],
-  ])('%s', (date, words) => expect(dateWords(date, TODAY)).toBe(words));
+  ])('%s', (date, words) => expect(dayWords(date, TODAY)).toBe(words));
 
   it.each([
     ['2026-11-21', '3 days late'],

@@ -14,19 +14,12 @@ import {
   type MadeKind,
   type PackSize,
 } from '@ours/core';
+import { figureWords } from '@/kit/text/counted';
+import { dayWords } from '@/kit/text/dayWords';
 import type { MarkKind } from '@/kit/text/Mark';
 
-const MONTHS = ['Jan', 'Feb', 'Mar', 'Apr', 'May', 'Jun', 'Jul', 'Aug', 'Sep', 'Oct', 'Nov', 'Dec'];
-
-/** `31 Mar 2027`, without the year when it is this one. */
-export function dateWords(date: CivilDate, today: CivilDate): string {
-  const [year, month, day] = date.split('-').map(Number) as [number, number, number];
-  const short = `${day} ${MONTHS[month - 1]}`;
-  return year === Number(today.slice(0, 4)) ? short : `${short} ${year}`;
-}
-
 export function amountWords(quantityThousandths: number, unit: string): string {
-  const number = formatQuantity(quantityThousandths);
+  const number = figureWords(quantityThousandths);
   return unit === 'piece' ? number : `${number} ${pluralUnit(unit, quantityThousandths)}`;
 }
 
@@ -71,12 +64,12 @@ export function dueWords(lot: LotRow, item: ItemRow, today: CivilDate): string {
   if (lot.frozenOn !== null) {
     const tooLate = due !== null && isFrozen(lot) && due.reason !== 'frozen';
     const again = isFrozen(lot) && (lot.thawedOn ?? null) !== null ? 'frozen again' : 'frozen';
-    parts.push(`${again} ${dateWords(lot.frozenOn, today)}${tooLate ? ', too late' : ''}`);
+    parts.push(`${again} ${dayWords(lot.frozenOn, today)}${tooLate ? ', too late' : ''}`);
   }
-  if (isThawed(lot)) parts.push(`thawed ${dateWords(lot.thawedOn!, today)}`);
-  if (lot.openedOn !== null) parts.push(`opened ${dateWords(lot.openedOn, today)}`);
-  if (due) parts.push(`${REASON[due.reason]} ${dateWords(due.on, today)}${due.guessedFrom ? ' (a guess)' : ''}`);
-  if (lot.madeOn) parts.push(`${MADE_WORDS[lot.madeKind ?? 'made'].toLowerCase()} ${dateWords(lot.madeOn, today)}`);
+  if (isThawed(lot)) parts.push(`thawed ${dayWords(lot.thawedOn!, today)}`);
+  if (lot.openedOn !== null) parts.push(`opened ${dayWords(lot.openedOn, today)}`);
+  if (due) parts.push(`${REASON[due.reason]} ${dayWords(due.on, today)}${due.guessedFrom ? ' (a guess)' : ''}`);
+  if (lot.madeOn) parts.push(`${MADE_WORDS[lot.madeKind ?? 'made'].toLowerCase()} ${dayWords(lot.madeOn, today)}`);
   return parts.join(', ');
 }
 
@@ -107,6 +100,6 @@ export function onHandWords(lots: readonly LotRow[], item: ItemRow): string {
   if (sum === 0) return lots.some((lot) => lot.pleaseCount) ? 'please count' : 'none left';
   const places = new Set(lots.map((lot) => lot.nookId)).size;
   const amount =
-    item.unit === 'piece' ? `${formatQuantity(sum)} ${pluralUnit('piece', sum)}` : amountWords(sum, item.unit);
+    item.unit === 'piece' ? `${figureWords(sum)} ${pluralUnit('piece', sum)}` : amountWords(sum, item.unit);
   return `${amount}${places > 1 ? ` in ${places} places` : ''}`;
 }

@@ -18,3 +18,10 @@ export function counted(count: number, forms: Forms): string {
     count === 0 && forms.zero !== undefined ? forms.zero : forms[plurals.select(count) === 'one' ? 'one' : 'other'];
   return form.replaceAll('#', numbers.format(count));
 }
+
+/**
+ * A quantity as it is read, grouped from ten thousand on.
+ * @param thousandths of whatever it is counted in
+ * @example figureWords(2500) //=> '2.5'
+ */
+export const figureWords = (thousandths: number): string => numbers.format(thousandths / 1000);

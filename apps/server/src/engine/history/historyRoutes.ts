@@ -5,6 +5,7 @@ import { inHome, type SignedIn } from '../../accounts/signedIn';
 import type { Context } from '../../context';
 import { inScope, type Database } from '../../db/connect';
 import { account, commandLog } from '../../db/schema';
+import { answering } from '../../http/answering';
 import { mustBeMember } from '../../accounts/membership';
 
 const PAGE = 60;
@@ -12,9 +13,9 @@ const PAGE = 60;
 /** GET /api/history: who did what, when; the newest first. */
 export function historyRoutes(context: Context): Router {
   const router = Router();
-  router.get('/history', inHome(context), async (req, res) => {
-    res.json({ entries: await readHistory(context.db, req.signedIn!) });
-  });
+  answering(router)('GET /history', [inHome(context)], async (req) => ({
+    entries: await readHistory(context.db, req.signedIn!),
+  }));
   return router;
 }
 

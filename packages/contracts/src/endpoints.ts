@@ -1,0 +1,30 @@
+import type { ChangePage, CommandBatch, CommandBatchAnswer, HistoryEntry } from './commands';
+import type { HomeView, InvitationView, Me, SessionView, SignIn, SignUp } from './accounts';
+
+/**
+ * Everything the server answers as JSON under `/api`: by method and path what it takes and what it answers. Both sides are
+ * typed by it. `GET /nudges` is a stream and not among them.
+ */
+export interface Endpoints {
+  'GET /status': { answer: { demo: boolean } };
+  'POST /accounts': { body: SignUp; answer: Me };
+  'POST /sessions': { body: SignIn; answer: Me };
+  'POST /demo-session': { body: Record<string, never>; answer: Me };
+  'GET /me': { answer: Me };
+  'GET /sessions': { answer: { sessions: SessionView[] } };
+  'DELETE /sessions/current': { answer: undefined };
+  'DELETE /sessions/:id': { params: { id: string }; answer: undefined };
+  'POST /sessions/current/home': { body: { householdId: string }; answer: Me };
+  'GET /homes': { answer: { homes: HomeView[] } };
+  'POST /invitations': { answer: InvitationView };
+  'POST /memberships': { body: { invitation: string }; answer: Me };
+  'GET /history': { answer: { entries: HistoryEntry[] } };
+  'GET /changes': { query: { since: number; cursor?: string }; answer: ChangePage };
+  'POST /commands': { body: CommandBatch; answer: CommandBatchAnswer };
+}
+export type Endpoint = keyof Endpoints;
+
+/** What an endpoint answers; undefined where it answers 204. */
+export type AnswerOf<E extends Endpoint> = Endpoints[E]['answer'];
+/** What an endpoint takes: its body, the parts of its path, its query. */
+export type AskOf<E extends Endpoint> = Omit<Endpoints[E], 'answer'>;
