@@ -1,16 +1,19 @@
 /**
  * How fast the screens answer: the built app in Chromium with the CPU slowed four times, over the demo home as it is and grown
- * to 10,000 items, 25,000 lots and 75,000 retired rows. `npm run bench:screens`; it wants the app built.
+ * to 10,000 items, 25,000 lots and 75,000 retired rows. `npm run bench:screens`; it wants the app built. With the folder of another
+ * build, `npm run bench:screens -- DIR`, both are measured in turn over the demo home: a machine's speed changes while it measures.
  */
 import { chromium, type Page } from '@playwright/test';
 import type { ItemRow, LotRow } from '@ours/core';
 import { HomeServer } from '../e2e/HomeServer';
 import { launchOptions } from '../e2e/launchOptions';
+import { resolve } from 'node:path';
 import { quantile, table } from './table';
 
 const SLOWDOWN = 4;
 const COMMAND_SETTLES_MS = 2500;
 const COLD_RUNS = 3;
+const COMPARED_RUNS = 4;
 /** Retired rows are read while nobody does anything; only then is the memory what it will be. */
 const ALL_IS_READ_MS = 25_000;
 const WORDS = ['rice', 'soup', 'candle', 'towel', 'batt'];
@@ -198,40 +201,59 @@ async function measure(server: HomeServer, growth: Growth | null): Promise<Measu
   return { fixedMs, coldMs, openMs, taskMs, keysMs, megabytes: usedSize / 1e6 };
 }
 
-export async function benchScreens(): Promise<void> {
+const NAMES = [
+  'a fixed piece of work ms',
+  'cold open to first answer ms',
+  'key to result ms, median',
+  'p95',
+  ...SCREENS.map(({ name }) => `${name} opens ms`),
+  ...SCREENS.map(({ name }) => `${name} longest task ms`),
+  'memory MB',
+];
+const figuresOf = ({ fixedMs, coldMs, keysMs, openMs, taskMs, megabytes }: Measured): number[] => [
+  fixedMs,
+  coldMs,
+  quantile(keysMs, 0.5),
+  quantile(keysMs, 0.95),
+  ...SCREENS.map(({ name }) => openMs.get(name)!),
+  ...SCREENS.map(({ name }) => taskMs.get(name)!),
+  megabytes,
+];
+/** One row for each figure: there are more of them than columns. */
+const show = (title: string, heads: readonly string[], columns: readonly (readonly number[])[]): void =>
+  table(title, [heads, ...NAMES.map((name, at) => [name, ...columns.map((column) => column[at]!)])]);
+
+async function benchScreens(): Promise<void> {
   const server = await HomeServer.create();
-  const rows: (string | number)[][] = [
-    [
-      'home',
-      'a fixed piece of work ms',
-      'cold open to first answer ms',
-      'key to result ms, median',
-      'p95',
-      ...SCREENS.map(({ name }) => `${name} opens ms`),
-      ...SCREENS.map(({ name }) => `${name} longest task ms`),
-      'memory MB',
-    ],
-  ];
   try {
-    for (const growth of [null, { items: 10_000, retired: 75_000 }]) {
-      const { fixedMs, coldMs, openMs, taskMs, keysMs, megabytes } = await measure(server, growth);
-      rows.push([
-        growth ? '10,000 items' : 'demo home',
-        fixedMs,
-        coldMs,
-        quantile(keysMs, 0.5),
-        quantile(keysMs, 0.95),
-        ...SCREENS.map(({ name }) => openMs.get(name)!),
-        ...SCREENS.map(({ name }) => taskMs.get(name)!),
-        megabytes,
-      ]);
-    }
+    const demo = await measure(server, null);
+    const large = await measure(server, { items: 10_000, retired: 75_000 });
+    const heads = ['', 'demo home', '10,000 items'];
+    show(`Screens, CPU slowed ${SLOWDOWN} times`, heads, [figuresOf(demo), figuresOf(large)]);
   } finally {
     await server.stop();
   }
-  // One row for each figure: there are more of them than homes.
-  const turned = rows[0]!.map((_, at) => rows.map((row) => row[at]!));
-  table(`Screens, CPU slowed ${SLOWDOWN} times`, turned);
 }
 
-await benchScreens();
+/** Medians of some runs each, in turn, and their ratio. */
+async function compare(other: string): Promise<void> {
+  const servers = [await HomeServer.create(resolve(other)), await HomeServer.create()];
+  const runs: number[][][] = [[], []];
+  try {
+    for (let run = 0; run < COMPARED_RUNS; run++)
+      for (const [at, server] of servers.entries()) runs[at]!.push(figuresOf(await measure(server, null)));
+  } finally {
+    for (const server of servers) await server.stop();
+  }
+  const middle = (of: readonly number[][], at: number): number =>
+    quantile(
+      of.map((figures) => figures[at]!),
+      0.5,
+    );
+  const [before, after] = runs.map((of) => NAMES.map((_, at) => middle(of, at))) as [number[], number[]];
+  const ratios = after.map((figure, at) => figure / before[at]!);
+  show('Screens of two builds, demo home', ['', 'the other build', 'this one', 'ratio'], [before, after, ratios]);
+}
+
+const [other] = process.argv.slice(2);
+await (other === undefined ? benchScreens() : compare(other));

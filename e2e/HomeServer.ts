@@ -13,7 +13,8 @@ export class HomeServer {
     private readonly env: Record<string, string>,
   ) {}
 
-  static async create(): Promise<HomeServer> {
+  /** @param dist the built app to serve; another one than this tree's to compare two */
+  static async create(dist = `${root}/apps/app/dist`): Promise<HomeServer> {
     const printed = execFileSync('bash', [`${root}/tools/cluster.sh`, 'start', 'test'], { encoding: 'utf8' });
     const cluster = Object.fromEntries(
       printed
@@ -38,7 +39,7 @@ export class HomeServer {
     const server = new HomeServer(`http://127.0.0.1:${port}`, {
       ...env,
       PORT: String(port),
-      STATIC_DIR: `${root}/apps/app/dist`,
+      STATIC_DIR: dist,
     });
     await server.start();
     return server;

@@ -6,6 +6,9 @@ import { Trouble } from '@/kit/feedback/Trouble';
 
 export { Trouble as ErrorBoundary };
 
+// While the home is read from the device: its first screen is the one most often opened.
+if (typeof location !== 'undefined' && location.pathname === '/') void import('./index').catch(() => null);
+
 /** The other main screens, fetched while nobody does anything, so that each opens at once. */
 async function fetchPlaces(): Promise<void> {
   await untilIdle();

@@ -1,20 +1,22 @@
 import type { Me } from '@ours/contracts';
 import { HouseholdState, type Op } from '@ours/core';
 import { useMutation } from '@tanstack/react-query';
-import { createContext, useCallback, useContext, useEffect, useState, type ReactNode } from 'react';
+import { createContext, useCallback, useContext, useEffect, useMemo, useState, type ReactNode } from 'react';
 import { useSyncExternalStoreWithSelector } from 'use-sync-external-store/shim/with-selector';
 import { HouseholdStore, type RunOutcome, type Snapshot } from '@/data/store/HouseholdStore';
+import { soon } from '@/data/store/idle';
 import { browserPorts } from '@/data/sync/browserPorts';
 import { SyncEngine, type Connection } from '@/data/sync/SyncEngine';
 
 interface HouseholdContextValue {
   me: Me;
   store: HouseholdStore;
-  connection: Connection;
   syncNow: () => void;
 }
 
 const HouseholdContext = createContext<HouseholdContextValue | null>(null);
+/** By itself: when the line comes and goes, only what says so is drawn anew. */
+const ConnectionContext = createContext<Connection>('connecting');
 
 /** Opens the household on this device, keeps it in step with the server, and lets screens read it. */
 export function HouseholdProvider({
@@ -60,7 +62,8 @@ export function HouseholdProvider({
           channel.onmessage = ({ data }: MessageEvent<'queue' | 'nudge'>) =>
             data === 'nudge' ? engine.wake() : void fresh.rereadQueue();
         }
-        sync.start();
+        // A home that is known is drawn first; a new one is nothing before it is read.
+        void (fresh.seq === 0 ? Promise.resolve() : soon()).then(() => (cancelled ? undefined : engine.start()));
         void fresh.prepare().then(() => (cancelled ? undefined : fresh.loadAside()));
         setEngine(sync);
         setStore(fresh);
@@ -76,10 +79,18 @@ export function HouseholdProvider({
   }, [householdId, accountId, role, personId]);
 
   const syncNow = useCallback(() => void engine?.sync(), [engine]);
+  const value = useMemo(() => (store ? { me, store, syncNow } : null), [me, store, syncNow]);
   if (broken) return <>{failed}</>;
-  if (!store) return <>{loading}</>;
-  return <HouseholdContext.Provider value={{ me, store, connection, syncNow }}>{children}</HouseholdContext.Provider>;
+  if (!value) return <>{loading}</>;
+  return (
+    <HouseholdContext.Provider value={value}>
+      <ConnectionContext.Provider value={connection}>{children}</ConnectionContext.Provider>
+    </HouseholdContext.Provider>
+  );
 }
+
+/** How it is with the server. */
+export const useConnection = (): Connection => useContext(ConnectionContext);
 
 export function useHouseholdContext(): HouseholdContextValue {
   const value = useContext(HouseholdContext);

@@ -1,4 +1,4 @@
-import { useHousehold, useHouseholdContext } from '@/shared/HouseholdProvider';
+import { useConnection, useHousehold } from '@/shared/HouseholdProvider';
 import { useRouter } from 'expo-router';
 import { useMedia, XStack } from 'tamagui';
 import { pressable } from '@/kit/press/pressable';
@@ -22,7 +22,7 @@ export function syncWords(waiting: number, needYou: number, connection: string):
 
 export function SyncState() {
   const router = useRouter();
-  const { connection } = useHouseholdContext();
+  const connection = useConnection();
   const { waiting, needYou, lost } = useHousehold(({ store }) => ({
     waiting: store.waiting.length,
     needYou: store.refused.length,

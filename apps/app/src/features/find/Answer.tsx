@@ -9,11 +9,12 @@ import {
   type LotRow,
 } from '@ours/core';
 import { useRouter } from 'expo-router';
-import { useCallback, useDeferredValue, useMemo, useState } from 'react';
+import { memo, useCallback, useDeferredValue, useMemo, useState } from 'react';
 import { XStack, YStack, Text, useMedia } from 'tamagui';
 import { useHousehold } from '@/shared/HouseholdProvider';
 import { opContext, today } from '@/shared/opContext';
 import { useRunCommand } from '@/shared/useRunCommand';
+import { Card } from '@/kit/layout/Card';
 import { Button } from '@/kit/press/Button';
 import { useContentWidth } from '@/kit/layout/useContentWidth';
 import { Small } from '@/kit/text/Text';
@@ -35,54 +36,79 @@ export function Answer({ found, query }: { found: Found; query: string }) {
 }
 
 function ItemAnswer({ item, lots, query }: { item: ItemRow; lots: readonly LotRow[]; query: string }) {
-  const runCommand = useRunCommand();
-  const router = useRouter();
-  const [editing, setEditing] = useState(false);
-  const [taking, setTaking] = useState<string | null>(null);
-  const measured = isMeasure(item.unit);
   const ordered = oldestFirst(lots, item);
   const [at, setAt] = useState(0);
+  const next = useCallback(() => setAt((now) => now + 1), []);
   const places = [...new Set(ordered.map((lot) => lot.nookId))];
-  const nookId = places[Math.min(at, places.length - 1)];
-  const here = ordered.filter((lot) => lot.nookId === nookId);
-  const first = here[0];
+  const place = places.length === 0 ? 0 : at % places.length;
+  const nookId = places[place];
+  const first = ordered.find((lot) => lot.nookId === nookId);
   const dates = first ? dueWords(first, item, today()) : '';
   return (
-    <Card
+    <AnswerCard
       nookId={nookId ?? null}
       title={<Marked text={item.name} query={query} />}
       sub={[onHandWords(lots, item), dates].filter(Boolean).join(' · ')}
     >
-      {places.length > 1 ? (
-        <Small>
-          {here.map((lot) => lotAmountWords(lot, item)).join(' and ')} at this place, number{' '}
-          {Math.min(at, places.length - 1) + 1} of {places.length}.
-        </Small>
-      ) : null}
-      <XStack gap={8} flexWrap="wrap">
-        {first ? (
-          <Button
-            kind="primary"
-            label={measured ? 'Take some' : 'Take one'}
-            onPress={() => {
-              if (measured) return setTaking(first.id);
-              const one = Math.min(1000, first.quantityThousandths);
-              const done = `Taken: ${amountWords(one, item.unit)} ${item.name}.`;
-              void runCommand('stock_taken', opsForTaking(here, one, opContext()), done);
-            }}
-          />
-        ) : null}
-        {nookId ? <Button label="Look inside" onPress={() => router.push(`/nook/${nookId}`)} /> : null}
-        {places.length > 1 ? (
-          <Button label="Next place" onPress={() => setAt((now) => (now + 1) % places.length)} />
-        ) : null}
-        <Button label="About it" onPress={() => setEditing(true)} />
-      </XStack>
-      <LotDialog lotId={taking} onClose={() => setTaking(null)} />
-      <ItemDialog itemId={editing ? item.id : null} onClose={() => setEditing(false)} />
-    </Card>
+      <ItemDeeds item={item} ordered={ordered} places={places} place={place} onNext={next} />
+    </AnswerCard>
   );
 }
+
+interface Deeds {
+  item: ItemRow;
+  /** The oldest first. */
+  ordered: readonly LotRow[];
+  places: readonly string[];
+  place: number;
+  onNext: () => void;
+}
+const sameList = (a: readonly unknown[], b: readonly unknown[]): boolean =>
+  a.length === b.length && a.every((one, at) => one === b[at]);
+
+/** What can be done with the answer; not drawn anew while the same answer is typed on. */
+const ItemDeeds = memo(
+  function ItemDeeds({ item, ordered, places, place, onNext }: Deeds) {
+    const runCommand = useRunCommand();
+    const router = useRouter();
+    const [editing, setEditing] = useState(false);
+    const [taking, setTaking] = useState<string | null>(null);
+    const measured = isMeasure(item.unit);
+    const nookId = places[place];
+    const here = ordered.filter((lot) => lot.nookId === nookId);
+    const first = here[0];
+    return (
+      <>
+        {places.length > 1 ? (
+          <Small>
+            {here.map((lot) => lotAmountWords(lot, item)).join(' and ')} at this place, number {place + 1} of{' '}
+            {places.length}.
+          </Small>
+        ) : null}
+        <XStack gap={8} flexWrap="wrap">
+          {first ? (
+            <Button
+              kind="primary"
+              label={measured ? 'Take some' : 'Take one'}
+              onPress={() => {
+                if (measured) return setTaking(first.id);
+                const one = Math.min(1000, first.quantityThousandths);
+                const done = `Taken: ${amountWords(one, item.unit)} ${item.name}.`;
+                void runCommand('stock_taken', opsForTaking(here, one, opContext()), done);
+              }}
+            />
+          ) : null}
+          {nookId ? <Button label="Look inside" onPress={() => router.push(`/nook/${nookId}`)} /> : null}
+          {places.length > 1 ? <Button label="Next place" onPress={onNext} /> : null}
+          <Button label="About it" onPress={() => setEditing(true)} />
+        </XStack>
+        <LotDialog lotId={taking} onClose={() => setTaking(null)} />
+        <ItemDialog itemId={editing ? item.id : null} onClose={() => setEditing(false)} />
+      </>
+    );
+  },
+  (a, b) => a.item === b.item && a.place === b.place && a.onNext === b.onNext && sameList(a.ordered, b.ordered),
+);
 
 function NookAnswer({ nookId, repaired }: { nookId: string; repaired: boolean }) {
   const router = useRouter();
@@ -93,7 +119,7 @@ function NookAnswer({ nookId, repaired }: { nookId: string; repaired: boolean })
   const name = path?.bins.at(-1)?.name ?? path?.steps.at(-1) ?? '';
   const sub = summary ? [summaryWords(summary), namesWords(summary.itemNames)].filter(Boolean).join(' · ') : '';
   return (
-    <Card nookId={nookId} title={name} sub={sub}>
+    <AnswerCard nookId={nookId} title={name} sub={sub}>
       {repaired ? <Small>The code was read with one look-alike letter put right.</Small> : null}
       <XStack gap={8} flexWrap="wrap">
         <Button
@@ -103,11 +129,11 @@ function NookAnswer({ nookId, repaired }: { nookId: string; repaired: boolean })
         />
         <Button label="Record here" onPress={() => router.push(`/record?nook=${nookId}`)} />
       </XStack>
-    </Card>
+    </AnswerCard>
   );
 }
 
-function Card({
+function AnswerCard({
   nookId,
   title,
   sub,
@@ -125,20 +151,13 @@ function Card({
   const content = useContentWidth();
   const width = gtMd ? Math.min(620, content - 400 - 16 * 5 - 2) : content - 34;
   return (
-    <YStack
-      testID="answer"
-      borderWidth={1}
-      borderColor="$borderColor"
-      borderRadius={14}
-      backgroundColor="$background"
-      overflow="hidden"
-    >
+    <Card testID="answer">
       <AnswerHead title={title} sub={sub} path={path} />
       {front ? <Drawing front={front} litId={litId} width={width} maxHeight={gtMd ? 460 : 350} /> : null}
       <YStack padding={14} gap={10}>
         {children}
       </YStack>
-    </YStack>
+    </Card>
   );
 }
 

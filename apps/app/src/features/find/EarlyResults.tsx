@@ -2,6 +2,7 @@ import { oldestFirst, withoutDoubles, type Found } from '@ours/core';
 import { useEffect, useState } from 'react';
 import { YStack } from 'tamagui';
 import { useHousehold, useHouseholdContext } from '@/shared/HouseholdProvider';
+import { Card } from '@/kit/layout/Card';
 import { Small, Text } from '@/kit/text/Text';
 import { onHandWords } from '@/features/stock/words';
 import { wayTo } from '@/shared/placeWords';
@@ -58,14 +59,7 @@ function FirstFound({ found }: { found: Found }) {
   const path = useHousehold(({ state }) => (nookId === undefined ? null : wayTo(state, nookId)));
   const places = new Set(lots.map((lot) => lot.nookId)).size;
   return (
-    <YStack
-      testID="answer"
-      marginHorizontal={16}
-      borderWidth={1}
-      borderColor="$borderColor"
-      borderRadius={14}
-      backgroundColor="$background"
-    >
+    <Card testID="answer" marginHorizontal={16}>
       <AnswerHead
         title={found.kind === 'item' ? found.item.name : (path?.bins.at(-1)?.name ?? path?.steps.at(-1) ?? '')}
         sub={found.kind === 'item' ? onHandWords(lots, found.item) : ''}
@@ -76,6 +70,6 @@ function FirstFound({ found }: { found: Found }) {
           One of {places} places.
         </Small>
       ) : null}
-    </YStack>
+    </Card>
   );
 }

@@ -6,6 +6,8 @@ import { useMedia, XStack, YStack } from 'tamagui';
 import { useHousehold, useHouseholdContext } from '@/shared/HouseholdProvider';
 import { recentNooks } from '@/shared/recent';
 import { today } from '@/shared/opContext';
+import { EmptyState } from '@/kit/layout/EmptyState';
+import { TwoPane } from '@/kit/layout/TwoPane';
 import { Button } from '@/kit/press/Button';
 import { Field } from '@/kit/form/Field';
 import { Settings } from '@/kit/press/icons';
@@ -17,11 +19,14 @@ import { SpaceCard } from '@/features/spaces';
 import { DueRow, LowRow } from '@/features/stock';
 import { Answer } from './Answer';
 import { EarlyResults } from './EarlyResults';
-import { FoundRow } from './FoundRow';
+import { FoundRow, idOf } from './FoundRow';
 import { NothingFound } from './NothingFound';
 
 const SHOWN = 5;
 const MOST_FOUND = 30;
+
+/** Whether this screen has been there before, since the app was opened. */
+let appIsOpen = false;
 
 /** The opening screen: the field, what to use first, what runs out, where one was; answers at every keystroke. */
 export function FindScreen() {
@@ -32,6 +37,11 @@ export function FindScreen() {
   const input = useRef<TextInput>(null);
   // The field is drawn first; the answers follow, and a key that comes meanwhile goes before them.
   const asked = useDeferredValue(query);
+  // And before all of them the field by itself: who opens the app types at once.
+  const isDrawn = useDeferredValue(true, appIsOpen);
+  useEffect(() => {
+    appIsOpen = true;
+  }, []);
   const isWhole = useHousehold(({ store }) => store.isWhole);
   const name = useHousehold(({ state }) => state.get('household', me.householdId)?.name ?? me.householdName);
 
@@ -79,7 +89,7 @@ export function FindScreen() {
           testID="find"
         />
       </YStack>
-      {!isWhole ? (
+      {!isDrawn ? null : !isWhole ? (
         <EarlyResults query={asked} />
       ) : asked.trim() === '' ? (
         <Overview />
@@ -89,8 +99,6 @@ export function FindScreen() {
     </Screen>
   );
 }
-
-const idOf = (one: Found): string => (one.kind === 'item' ? one.item.id : one.nookId);
 
 const Results = memo(function Results({
   query,
@@ -107,22 +115,20 @@ const Results = memo(function Results({
   const first = found.find((one) => idOf(one) === chosen) ?? found[0];
   if (!first) return <NothingFound query={query} />;
   const rows = <OtherAnswers found={listed} first={first} keepFirst={gtMd} onChoose={onChoose} />;
-  if (gtMd) {
-    return (
-      <XStack alignItems="flex-start" gap={16} paddingHorizontal={16}>
-        <YStack width={400}>{rows}</YStack>
-        <YStack flex={1}>
-          <Answer key={idOf(first)} found={first} query={query} />
-        </YStack>
-      </XStack>
-    );
-  }
+  const answer = <Answer key={idOf(first)} found={first} query={query} />;
   return (
-    <YStack gap={12}>
-      <YStack paddingHorizontal={16}>
-        <Answer key={idOf(first)} found={first} query={query} />
-      </YStack>
-      {rows}
+    <YStack {...(gtMd ? { paddingHorizontal: 16 } : {})}>
+      <TwoPane
+        left={rows}
+        leftWidth={400}
+        right={answer}
+        narrow={
+          <>
+            <YStack paddingHorizontal={16}>{answer}</YStack>
+            {rows}
+          </>
+        }
+      />
     </YStack>
   );
 });
@@ -144,12 +150,7 @@ const OtherAnswers = memo(function OtherAnswers({
       {found
         .filter((one) => keepFirst || idOf(one) !== idOf(first))
         .map((one) => (
-          <FoundRow
-            key={idOf(one)}
-            found={one}
-            selected={keepFirst && idOf(one) === idOf(first)}
-            onPress={() => onChoose(idOf(one))}
-          />
+          <FoundRow key={idOf(one)} found={one} selected={keepFirst && idOf(one) === idOf(first)} onChoose={onChoose} />
         ))}
     </YStack>
   );
@@ -188,10 +189,11 @@ const Overview = memo(function Overview() {
         </>
       ) : null}
       {hasItems ? null : (
-        <YStack padding={16} gap={8}>
-          <Text>Nothing is recorded yet. Stand at a bin and say what is in it, line after line.</Text>
-          <Button kind="primary" label="Record what is there" onPress={() => router.push('/record')} />
-        </YStack>
+        <EmptyState
+          text="Nothing is recorded yet. Stand at a bin and say what is in it, line after line."
+          action="Record what is there"
+          onPress={() => router.push('/record')}
+        />
       )}
       <Heading paddingHorizontal={16} paddingTop={20} paddingBottom={8}>
         Where you were

@@ -1,4 +1,5 @@
-import { type Found } from '@ours/core';
+import type { Found } from '@ours/core';
+import { memo } from 'react';
 import { useHousehold } from '@/shared/HouseholdProvider';
 import { today } from '@/shared/opContext';
 import { ListRow } from '@/kit/layout/ListRow';
@@ -7,25 +8,38 @@ import { Plate } from '@/kit/text/Plate';
 import { dueMark, onHandWords } from '@/features/stock/words';
 import { wayTo } from '@/shared/placeWords';
 
-/** One more answer, as a line. */
-export function FoundRow({
-  found,
-  onPress,
-  selected = false,
-}: {
+interface Props {
   found: Found;
-  onPress?: () => void;
   selected?: boolean;
-}) {
+  onChoose?: (id: string) => void;
+}
+
+/** By what an answer is told from the others. */
+export const idOf = (one: Found): string => (one.kind === 'item' ? one.item.id : one.nookId);
+
+/** Rows are never changed in place: the same rows say the same. */
+const sameAnswer = (a: Found, b: Found): boolean =>
+  a.kind === 'item' && b.kind === 'item'
+    ? a.item === b.item && a.lots.length === b.lots.length && a.lots.every((lot, at) => lot === b.lots[at])
+    : a.kind === 'nook' && b.kind === 'nook' && a.nookId === b.nookId;
+
+/** One more answer, as a line. Most answers to one letter more are those to the letters before: they are not drawn anew. */
+export const FoundRow = memo(
+  Row,
+  (a, b) => a.selected === b.selected && a.onChoose === b.onChoose && sameAnswer(a.found, b.found),
+);
+
+function Row({ found, selected = false, onChoose }: Props) {
   const nookId = found.kind === 'nook' ? found.nookId : found.lots[0]?.nookId;
   const place = useHousehold(({ state }) => (nookId === undefined ? null : wayTo(state, nookId)));
+  const press = onChoose ? { onPress: () => onChoose(idOf(found)) } : {};
   if (found.kind === 'nook') {
     const name = place?.bins.at(-1)?.name ?? place?.steps.at(-1) ?? '';
     return (
       <ListRow
+        {...press}
         title={name}
         detail={place?.steps.slice(0, -1).join(' › ')}
-        {...(onPress ? { onPress } : {})}
         selected={selected}
         right={place ? <Plate code={place.code} /> : null}
       />
@@ -35,9 +49,9 @@ export function FoundRow({
   const where = place ? ` · ${place.steps.slice(0, 2).join(' › ')}` : '';
   return (
     <ListRow
+      {...press}
       title={found.item.name}
       detail={`${onHandWords(found.lots, found.item)}${where}`}
-      {...(onPress ? { onPress } : {})}
       selected={selected}
       right={
         <>

@@ -16,6 +16,9 @@ import { useJob } from '@/jobs/useJob';
 import { useHousehold } from '@/shared/HouseholdProvider';
 import { useRunCommand } from '@/shared/useRunCommand';
 import { useHome } from '@/shared/useHome';
+import { EmptyState } from '@/kit/layout/EmptyState';
+import { TwoPane } from '@/kit/layout/TwoPane';
+import { Card } from '@/kit/layout/Card';
 import { Button } from '@/kit/press/Button';
 import { Choices } from '@/kit/form/Choices';
 import { ListHeading, ListRow } from '@/kit/layout/ListRow';
@@ -104,10 +107,11 @@ export function FitScreen() {
     return (
       <Screen title="Try the fit" sub={space.name} back={`/space/${space.id}`}>
         {steps}
-        <YStack padding={16} gap={12}>
-          <Text>No shelf here is measured yet. Width, depth and height of one are enough to begin.</Text>
-          <Button kind="primary" label="Measure" onPress={() => router.replace(`/space/${space.id}/measure`)} />
-        </YStack>
+        <EmptyState
+          text="No shelf here is measured yet. Width, depth and height of one are enough to begin."
+          action="Measure"
+          onPress={() => router.replace(`/space/${space.id}/measure`)}
+        />
       </Screen>
     );
   }
@@ -138,14 +142,7 @@ export function FitScreen() {
     </YStack>
   );
   const answer = chosen ? (
-    <YStack
-      margin={16}
-      borderWidth={1}
-      borderColor="$borderColor"
-      borderRadius={14}
-      backgroundColor="$background"
-      testID="fit-answer"
-    >
+    <Card margin={16} testID="fit-answer">
       <YStack padding={14} gap={4}>
         <Strong fontSize={18} lineHeight={24} role="heading" aria-level={2}>
           {fitHeadline(chosen.fit, chosen.free > 0 ? chosen.free : null)}
@@ -191,7 +188,7 @@ export function FitScreen() {
           onPress={() => router.replace(`/space/${space.id}/mix`)}
         />
       </XStack>
-    </YStack>
+    </Card>
   ) : (
     <Text padding={16}>{picked ? 'Trying it …' : 'Choose a container below; the drawing shows how it stands.'}</Text>
   );
@@ -275,23 +272,25 @@ export function FitScreen() {
           onChange={setShelfId}
         />
       </YStack>
-      {gtMd ? (
-        <XStack gap={16}>
-          <YStack width={width} gap={12}>
+      <TwoPane
+        left={
+          <>
             {drawing}
             {answer}
             {carrying}
-          </YStack>
-          <YStack width={420}>{list}</YStack>
-        </XStack>
-      ) : (
-        <YStack gap={8}>
-          {drawing}
-          {answer}
-          {list}
-          {carrying}
-        </YStack>
-      )}
+          </>
+        }
+        right={list}
+        rightWidth={420}
+        narrow={
+          <>
+            {drawing}
+            {answer}
+            {list}
+            {carrying}
+          </>
+        }
+      />
     </Screen>
   );
 }

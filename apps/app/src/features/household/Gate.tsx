@@ -1,7 +1,7 @@
 import { Redirect, usePathname } from 'expo-router';
 import type { ReactNode } from 'react';
 import { YStack } from 'tamagui';
-import { HouseholdProvider, useHousehold, useHouseholdContext } from '@/shared/HouseholdProvider';
+import { HouseholdProvider, useConnection, useHousehold, useHouseholdContext } from '@/shared/HouseholdProvider';
 import { useSession } from '@/shared/SessionProvider';
 import { Button } from '@/kit/press/Button';
 import { connectionWords } from '@/features/sync/words';
@@ -56,7 +56,8 @@ function WholeHome({ children }: { children: ReactNode }) {
 
 /** On a new device there is nothing to show until the home has been read once. */
 function FirstRead({ children }: { children: ReactNode }) {
-  const { connection, syncNow } = useHouseholdContext();
+  const { syncNow } = useHouseholdContext();
+  const connection = useConnection();
   const neverRead = useHousehold(({ store }) => store.seq === 0);
   if (!neverRead) return <>{children}</>;
   if (connection === 'signed_out') return <Redirect href="/sign-in" />;

@@ -2,6 +2,7 @@ import { formatVolume } from '@ours/core';
 import { useLocalSearchParams } from 'expo-router';
 import { useMedia, XStack, YStack } from 'tamagui';
 import { useHome } from '@/shared/useHome';
+import { TwoPane } from '@/kit/layout/TwoPane';
 import { UndoRedo } from '@/kit/press/UndoRedo';
 import { NotHere } from '@/kit/layout/NotHere';
 import { Screen } from '@/kit/layout/Screen';
@@ -110,21 +111,24 @@ function Measuring({ front }: { front: Front }) {
       right={<UndoRedo undo={measuring.undo} redo={measuring.redo} />}
     >
       <StepNav label="Setting up" steps={planSteps(space.id)} />
-      {gtMd ? (
-        <XStack gap={16} paddingTop={8}>
-          <YStack width={width}>{drawing}</YStack>
-          <YStack width={420} gap={8}>
+      <TwoPane
+        top={8}
+        left={drawing}
+        right={
+          <>
             {asking}
             {list}
-          </YStack>
-        </XStack>
-      ) : (
-        <YStack gap={12} paddingTop={8}>
-          {drawing}
-          {asking}
-          {list}
-        </YStack>
-      )}
+          </>
+        }
+        rightWidth={420}
+        narrow={
+          <>
+            {drawing}
+            {asking}
+            {list}
+          </>
+        }
+      />
     </Screen>
   );
 }

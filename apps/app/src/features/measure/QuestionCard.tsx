@@ -10,6 +10,7 @@ import {
 } from '@ours/core';
 import { useState } from 'react';
 import { XStack, YStack } from 'tamagui';
+import { Card } from '@/kit/layout/Card';
 import { Button } from '@/kit/press/Button';
 import { Choices } from '@/kit/form/Choices';
 import { Field } from '@/kit/form/Field';
@@ -61,15 +62,7 @@ export function QuestionCard({ question, where, progress, unit, isGuess, onSave,
     void keep(reading.value);
   };
   return (
-    <YStack
-      gap={10}
-      padding={14}
-      borderRadius={14}
-      borderWidth={1}
-      borderColor="$color"
-      backgroundColor="$background"
-      testID="question"
-    >
+    <Card gap={10} padding={14} testID="question" strong>
       <XStack justifyContent="space-between" gap={8}>
         <Strong flex={1}>{where}</Strong>
         <Small>{progress}</Small>
@@ -134,7 +127,7 @@ export function QuestionCard({ question, where, progress, unit, isGuess, onSave,
           />
         </XStack>
       ) : null}
-    </YStack>
+    </Card>
   );
 }
 

@@ -13,6 +13,7 @@ import { v7 as uuidv7 } from 'uuid';
 import { useHousehold } from '@/shared/HouseholdProvider';
 import { useRunCommand } from '@/shared/useRunCommand';
 import { useHome } from '@/shared/useHome';
+import { EmptyState } from '@/kit/layout/EmptyState';
 import { Button } from '@/kit/press/Button';
 import { saveFile, shareText } from '@/kit/files';
 import { ListHeading, ListRow } from '@/kit/layout/ListRow';
@@ -21,7 +22,7 @@ import { Screen } from '@/kit/layout/Screen';
 import { StepNav } from '@/kit/layout/StepNav';
 import { useToast } from '@/kit/feedback/Toasts';
 import { Stepper } from '@/kit/form/Stepper';
-import { Small, Text } from '@/kit/text/Text';
+import { Small } from '@/kit/text/Text';
 import { planSteps } from '@/shared/planSteps';
 import { CutLists } from '@/features/cutting';
 import { buyingListRows, buyingListText, moveWords, textAsPdf } from './buyingListText';
@@ -53,10 +54,11 @@ export function BuyingListScreen() {
 function NoPlan({ space }: { space: SpaceRow }) {
   const router = useRouter();
   return (
-    <YStack padding={16} gap={12}>
-      <Text>No plan yet, so nothing is to be bought. What is to be cut for this space is below.</Text>
-      <Button kind="primary" label="Make a plan" onPress={() => router.replace(`/space/${space.id}/mix`)} />
-    </YStack>
+    <EmptyState
+      text="No plan yet, so nothing is to be bought. What is to be cut for this space is below."
+      action="Make a plan"
+      onPress={() => router.replace(`/space/${space.id}/mix`)}
+    />
   );
 }
 

@@ -2,6 +2,7 @@ import { type Clearances, codeTail, formatMoney, loadState, type NookSummary, ty
 import { useRouter } from 'expo-router';
 import { useMedia, XStack, YStack } from 'tamagui';
 import { useHome } from '@/shared/useHome';
+import { TwoPane } from '@/kit/layout/TwoPane';
 import { Button } from '@/kit/press/Button';
 import { Choices } from '@/kit/form/Choices';
 import { UndoRedo } from '@/kit/press/UndoRedo';
@@ -243,24 +244,30 @@ export function Planning({ space }: { space: SpaceRow }) {
       <Small>{`Budget ${plan.budgetMinor === null ? 'none: nothing is bought' : formatMoney(plan.budgetMinor, currency)}.`}</Small>
     </YStack>
   ) : null;
-  return gtMd ? (
-    <XStack gap={16}>
-      <YStack width={width}>{front}</YStack>
-      <YStack flex={1} minWidth={0} gap={10}>
-        {top}
-        {floor}
-        {use}
-        <PlanCompare space={space} plans={plans} />
-      </YStack>
-    </XStack>
-  ) : (
-    <YStack gap={10}>
-      {top}
-      {front}
-      {floor}
-      {use}
-      <PlanCompare space={space} plans={plans} />
-    </YStack>
+  const compare = <PlanCompare space={space} plans={plans} />;
+  return (
+    <TwoPane
+      gap={10}
+      left={front}
+      leftWidth={width}
+      right={
+        <>
+          {top}
+          {floor}
+          {use}
+          {compare}
+        </>
+      }
+      narrow={
+        <>
+          {top}
+          {front}
+          {floor}
+          {use}
+          {compare}
+        </>
+      }
+    />
   );
 }
 

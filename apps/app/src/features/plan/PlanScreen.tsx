@@ -1,12 +1,10 @@
 import { modelSpace } from '@ours/core';
 import { useLocalSearchParams, useRouter } from 'expo-router';
 import { useHousehold } from '@/shared/HouseholdProvider';
-import { Button } from '@/kit/press/Button';
+import { EmptyState } from '@/kit/layout/EmptyState';
 import { NotHere } from '@/kit/layout/NotHere';
 import { Screen } from '@/kit/layout/Screen';
 import { StepNav } from '@/kit/layout/StepNav';
-import { Text } from '@/kit/text/Text';
-import { YStack } from 'tamagui';
 import { planSteps } from '@/shared/planSteps';
 import { Planning } from './PlanBoard';
 
@@ -31,18 +29,15 @@ export function PlanScreen() {
     <Screen title="Plan" sub={space.name} back={`/space/${space.id}`}>
       <StepNav label="Setting up" steps={planSteps(space.id)} />
       {measured === 0 || containers === 0 ? (
-        <YStack padding={16} gap={12}>
-          <Text>
-            {measured === 0
+        <EmptyState
+          text={
+            measured === 0
               ? 'No shelf here is measured yet. Width, depth and height of one are enough to begin.'
-              : 'No containers are written down yet. Begin with what is in the house; shoe boxes count.'}
-          </Text>
-          <Button
-            kind="primary"
-            label={measured === 0 ? 'Measure' : 'Add containers'}
-            onPress={() => router.push((measured === 0 ? `/space/${space.id}/measure` : '/containers') as never)}
-          />
-        </YStack>
+              : 'No containers are written down yet. Begin with what is in the house; shoe boxes count.'
+          }
+          action={measured === 0 ? 'Measure' : 'Add containers'}
+          onPress={() => router.push((measured === 0 ? `/space/${space.id}/measure` : '/containers') as never)}
+        />
       ) : (
         <Planning key={space.id} space={space} />
       )}

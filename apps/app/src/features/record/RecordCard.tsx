@@ -9,6 +9,7 @@ import {
 } from '@ours/core';
 import { useState, type ReactNode } from 'react';
 import { XStack, YStack } from 'tamagui';
+import { Card } from '@/kit/layout/Card';
 import { dayWords } from '@/kit/text/dayWords';
 import { useHousehold, useHouseholdContext } from '@/shared/HouseholdProvider';
 import { today } from '@/shared/opContext';
@@ -228,18 +229,7 @@ const facingOf = ({ dateKind }: RecordedLine): 'ahead' | 'ahead_safety' =>
   dateKind === 'use_by' ? 'ahead_safety' : 'ahead';
 
 function Frame({ children }: { children: ReactNode }) {
-  return (
-    <YStack
-      testID="record-card"
-      borderWidth={1}
-      borderColor="$borderColor"
-      borderRadius={14}
-      backgroundColor="$background"
-      overflow="hidden"
-    >
-      {children}
-    </YStack>
-  );
+  return <Card testID="record-card">{children}</Card>;
 }
 
 function Line({ label, lit, children }: { label: string; lit: boolean; children: ReactNode }) {

@@ -1,12 +1,13 @@
 import { useRouter } from 'expo-router';
 import { useState } from 'react';
 import { XStack, YStack } from 'tamagui';
+import { EmptyState } from '@/kit/layout/EmptyState';
 import { Button } from '@/kit/press/Button';
 import { Dialog } from '@/kit/layout/Dialog';
 import { Field } from '@/kit/form/Field';
 import { Plate } from '@/kit/text/Plate';
 import { Screen } from '@/kit/layout/Screen';
-import { Small, Strong, Text } from '@/kit/text/Text';
+import { Small, Strong } from '@/kit/text/Text';
 import { NookPicker } from '@/shared/NookPicker';
 import { JustNow } from './JustNow';
 import { Proposals } from './Proposals';
@@ -22,10 +23,11 @@ export function RecordScreen() {
   if (place === null) {
     return (
       <Screen title="Record">
-        <YStack padding={16} gap={12}>
-          <Text>There is no place yet to record into. Set up a cupboard first; it takes a minute.</Text>
-          <Button kind="primary" label="Set up a cupboard" onPress={() => router.push('/space/new')} />
-        </YStack>
+        <EmptyState
+          text="There is no place yet to record into. Set up a cupboard first; it takes a minute."
+          action="Set up a cupboard"
+          onPress={() => router.push('/space/new')}
+        />
       </Screen>
     );
   }

@@ -1,6 +1,6 @@
 import { stockOf, type LowItem } from '@ours/core';
-import { YStack } from 'tamagui';
 import { useHousehold } from '@/shared/HouseholdProvider';
+import { EmptyState } from '@/kit/layout/EmptyState';
 import { counted } from '@/kit/text/counted';
 import { Button } from '@/kit/press/Button';
 import { Share } from '@/kit/press/icons';
@@ -8,7 +8,6 @@ import { ListHeading } from '@/kit/layout/ListRow';
 import { LongList } from '@/kit/layout/LongList';
 import { Screen } from '@/kit/layout/Screen';
 import { useToast } from '@/kit/feedback/Toasts';
-import { Text } from '@/kit/text/Text';
 import { LowRow } from '@/features/stock';
 import { amountWords } from '@/features/stock/words';
 
@@ -35,12 +34,7 @@ export function RestockScreen() {
       right={low.length > 0 ? <Button icon={Share} label="Share" onPress={() => void share()} /> : undefined}
     >
       {low.length === 0 ? (
-        <YStack padding={16} gap={8}>
-          <Text>
-            Nothing is low. A thing is listed here once it is at its low mark; set the mark under “About it”, two left
-            for small bottles, say.
-          </Text>
-        </YStack>
+        <EmptyState text="Nothing is low. A thing is listed here once it is at its low mark; set the mark under “About it”, two left for small bottles, say." />
       ) : (
         <>
           <ListHeading title="Running out" remark={counted(low.length, { one: '# thing', other: '# things' })} />

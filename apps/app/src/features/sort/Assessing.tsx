@@ -19,6 +19,7 @@ import { useHousehold } from '@/shared/HouseholdProvider';
 import { opContext, today } from '@/shared/opContext';
 import { useRunCommand } from '@/shared/useRunCommand';
 import { useUndoStack } from '@/shared/useUndoStack';
+import { Card } from '@/kit/layout/Card';
 import { Button } from '@/kit/press/Button';
 import { Choices } from '@/kit/form/Choices';
 import { shareText } from '@/kit/files';
@@ -141,17 +142,7 @@ function OneThing({
   const way = home ? wayTo(state, home) : null;
   const likely = likelyVerdict(state, lot, spaceId, today());
   return (
-    <YStack
-      marginHorizontal={16}
-      padding={14}
-      gap={10}
-      borderWidth={1}
-      borderColor="$color"
-      borderRadius={14}
-      maxWidth={640}
-      backgroundColor="$background"
-      testID="assess-thing"
-    >
+    <Card marginHorizontal={16} padding={14} gap={10} maxWidth={640} testID="assess-thing" strong>
       <Strong fontSize={18} lineHeight={24}>
         {nameOf(state, lot)}
       </Strong>
@@ -189,7 +180,7 @@ function OneThing({
           />
         </YStack>
       )}
-    </YStack>
+    </Card>
   );
 }
 

@@ -4,13 +4,15 @@ import { useMemo, useState } from 'react';
 import { XStack, YStack } from 'tamagui';
 import { drawnWidth } from '@/features/drawing';
 import { useHousehold } from '@/shared/HouseholdProvider';
+import { EmptyState } from '@/kit/layout/EmptyState';
 import { ListHeading } from '@/kit/layout/ListRow';
+import { LongList } from '@/kit/layout/LongList';
 import { Screen } from '@/kit/layout/Screen';
 import { useContentWidth } from '@/kit/layout/useContentWidth';
 import { Button } from '@/kit/press/Button';
 import { Plus } from '@/kit/press/icons';
 import { counted } from '@/kit/text/counted';
-import { Small, Text } from '@/kit/text/Text';
+import { Small } from '@/kit/text/Text';
 import { RoomsDialog } from './RoomsDialog';
 import { ScaledSpaceCard } from './ScaledSpaceCard';
 
@@ -62,10 +64,11 @@ export function NooksScreen() {
   return (
     <Screen title="Nooks" right={<Button icon={Plus} label="Space" onPress={() => router.push('/space/new')} />}>
       {rooms.length === 0 ? (
-        <YStack padding={SIDE} gap={GAP}>
-          <Text>There are no places yet. Start with one cupboard: its name, its room, how many shelves.</Text>
-          <Button kind="primary" label="Set up a cupboard" onPress={() => router.push('/space/new')} />
-        </YStack>
+        <EmptyState
+          text="There are no places yet. Start with one cupboard: its name, its room, how many shelves."
+          action="Set up a cupboard"
+          onPress={() => router.push('/space/new')}
+        />
       ) : null}
       <XStack paddingHorizontal={6}>
         {rooms.length > 0 ? <Button kind="quiet" label="Rooms" onPress={() => setEditing(true)} /> : null}
@@ -73,10 +76,12 @@ export function NooksScreen() {
       </XStack>
       {/* On a wide screen small rooms stand beside each other. */}
       <XStack flexDirection={wide ? 'row' : 'column'} flexWrap={wide ? 'wrap' : 'nowrap'} columnGap={24}>
-        {rooms
-          .filter(({ spaces }) => spaces.length > 0)
-          .map(({ room, spaces, height }) => (
-            <YStack key={room.id} {...(wide ? { minWidth: LEAST_ROOM, maxWidth: width } : {})}>
+        <LongList
+          entries={rooms.filter(({ spaces }) => spaces.length > 0)}
+          first={wide ? 4 : 2}
+          keyOf={({ room }) => room.id}
+          draw={({ room, spaces, height }) => (
+            <YStack {...(wide ? { minWidth: LEAST_ROOM, maxWidth: width } : {})}>
               <ListHeading title={room.name} remark={counted(spaces.length, { one: '# space', other: '# spaces' })} />
               <XStack padding={SIDE} paddingTop={GAP} gap={GAP} flexWrap="wrap" alignItems="flex-start">
                 {spaces.map((space) => (
@@ -84,7 +89,8 @@ export function NooksScreen() {
                 ))}
               </XStack>
             </YStack>
-          ))}
+          )}
+        />
       </XStack>
       {bare.length > 0 ? <Small padding={SIDE}>{`Rooms without a space yet: ${bare.join(', ')}.`}</Small> : null}
       {editing ? <RoomsDialog onClose={() => setEditing(false)} /> : null}

@@ -1,6 +1,7 @@
 import { useRouter } from 'expo-router';
 import { memo } from 'react';
 import { YStack } from 'tamagui';
+import { Card } from '@/kit/layout/Card';
 import { useInSight } from '@/kit/layout/useInSight';
 import { pressable } from '@/kit/press/pressable';
 import { Small, Strong } from '@/kit/text/Text';
@@ -22,16 +23,12 @@ export const SpaceCard = memo(function SpaceCard({
   if (!front) return null;
   const go = (): void => router.push(`/space/${spaceId}`);
   return (
-    <YStack
+    <Card
       ref={ref as never}
       {...pressable({ onPress: go, role: 'link' })}
       width={width}
       padding={10}
       gap={6}
-      borderWidth={1}
-      borderColor="$borderColor"
-      borderRadius={14}
-      backgroundColor="$background"
       pressStyle={{ backgroundColor: '$greenTint' }}
     >
       <YStack alignItems="center" justifyContent="center" height={130}>
@@ -43,6 +40,6 @@ export const SpaceCard = memo(function SpaceCard({
         <Strong numberOfLines={1}>{front.space.name}</Strong>
         {sub ? <Small numberOfLines={1}>{sub}</Small> : null}
       </YStack>
-    </YStack>
+    </Card>
   );
 });

@@ -5,6 +5,7 @@ import { XStack, YStack } from 'tamagui';
 import { v7 as uuidv7 } from 'uuid';
 import { useHousehold } from '@/shared/HouseholdProvider';
 import { useRunCommand } from '@/shared/useRunCommand';
+import { Card } from '@/kit/layout/Card';
 import { Button } from '@/kit/press/Button';
 import { Choices } from '@/kit/form/Choices';
 import { Plus } from '@/kit/press/icons';
@@ -53,15 +54,7 @@ export function SpaceEditor({ spaceId }: { spaceId: string }) {
   return (
     <YStack padding={16} gap={14}>
       {shelves.map(({ shelf, name, bins }) => (
-        <YStack
-          key={shelf.id}
-          gap={8}
-          padding={12}
-          borderWidth={1}
-          borderColor="$borderColor"
-          borderRadius={14}
-          backgroundColor="$background"
-        >
+        <Card key={shelf.id} gap={8} padding={12}>
           <XStack alignItems="center" gap={8}>
             <Strong flex={1}>
               {codeTail(shelf.code)} {name}
@@ -71,7 +64,7 @@ export function SpaceEditor({ spaceId }: { spaceId: string }) {
           </XStack>
           {bins.length > 0 ? <Small>{bins.map((bin) => `${codeTail(bin.code)} ${bin.name}`).join(', ')}</Small> : null}
           <AddBins parentId={shelf.id} />
-        </YStack>
+        </Card>
       ))}
       <Choices
         label="Add at the bottom"

@@ -4,6 +4,7 @@ import { useEffect, useState } from 'react';
 import { ScrollView, useMedia, XStack, YStack } from 'tamagui';
 import { useHousehold, useHouseholdContext } from '@/shared/HouseholdProvider';
 import { rememberNook } from '@/shared/recent';
+import { TwoPane } from '@/kit/layout/TwoPane';
 import { Button } from '@/kit/press/Button';
 import { Choices } from '@/kit/form/Choices';
 import { Pencil, ZoomIn, ZoomOut } from '@/kit/press/icons';
@@ -90,17 +91,17 @@ function OpenSpace({ front }: { front: Front }) {
         </>
       }
     >
-      {gtMd ? (
-        <XStack gap={16} alignItems="flex-start">
-          <YStack flex={1}>{drawing}</YStack>
-          <YStack width={390}>{side}</YStack>
-        </XStack>
-      ) : (
-        <YStack gap={12}>
-          {drawing}
-          {side}
-        </YStack>
-      )}
+      <TwoPane
+        left={drawing}
+        right={side}
+        rightWidth={390}
+        narrow={
+          <>
+            {drawing}
+            {side}
+          </>
+        }
+      />
     </Screen>
   );
 }

@@ -4,6 +4,7 @@ import { useCallback, useEffect, useState } from 'react';
 import { useMedia, XStack, YStack } from 'tamagui';
 import { useHousehold } from '@/shared/HouseholdProvider';
 import { rememberNook } from '@/shared/recent';
+import { TwoPane } from '@/kit/layout/TwoPane';
 import { Button } from '@/kit/press/Button';
 import { ListHeading, ListRow } from '@/kit/layout/ListRow';
 import { Plate } from '@/kit/text/Plate';
@@ -123,17 +124,18 @@ export function NookScreen() {
           )}
         </YStack>
       ) : null}
-      {gtMd ? (
-        <XStack alignItems="flex-start" gap={16}>
-          <YStack flex={1}>{list}</YStack>
-          <YStack width={460}>{drawing}</YStack>
-        </XStack>
-      ) : (
-        <YStack>
-          {drawing}
-          {list}
-        </YStack>
-      )}
+      <TwoPane
+        gap={0}
+        left={list}
+        right={drawing}
+        rightWidth={460}
+        narrow={
+          <>
+            {drawing}
+            {list}
+          </>
+        }
+      />
     </Screen>
   );
 }

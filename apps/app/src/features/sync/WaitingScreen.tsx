@@ -2,7 +2,7 @@ import { touchedBy } from '@ours/core';
 import { useState } from 'react';
 import { XStack, YStack } from 'tamagui';
 import type { QueuedCommand } from '@/data/store/deviceDb';
-import { useHousehold, useHouseholdContext } from '@/shared/HouseholdProvider';
+import { useConnection, useHousehold, useHouseholdContext } from '@/shared/HouseholdProvider';
 import { placeThatIsGone } from '@/data/store/placeThatIsGone';
 import { refusalWords } from '@/shared/refusalWords';
 import { useSession } from '@/shared/SessionProvider';
@@ -16,7 +16,8 @@ import { commandWords, connectionWords } from './words';
 
 /** What has not reached the server yet, and what it would not take. */
 export function WaitingScreen() {
-  const { connection, syncNow, store } = useHouseholdContext();
+  const { syncNow, store } = useHouseholdContext();
+  const connection = useConnection();
   const { checkMe } = useSession();
   const { waiting, refused, state } = useHousehold((snapshot) => ({
     waiting: snapshot.store.waiting,

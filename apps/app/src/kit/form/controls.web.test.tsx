@@ -107,7 +107,7 @@ describe('controls', () => {
   ])('the plate of %s sets its check character apart', (code, body, check) => {
     renderWith(<Plate code={code} />);
     const plate = screen.getByRole('img', { name: `code ${code}` });
-    expect(Array.from(plate.children, (part) => part.textContent)).toEqual([body, check]);
+    expect(Array.from(plate.childNodes, (part) => part.textContent)).toEqual([body, check]);
   });
 
   it('a long line wraps, and Enter still ends it', () => {

@@ -37,9 +37,7 @@ export function ListRow({
         <Strong numberOfLines={2}>{title}</Strong>
         {detail ? <Small numberOfLines={2}>{detail}</Small> : null}
       </YStack>
-      <XStack gap={8} alignItems="center" flexShrink={0}>
-        {right}
-      </XStack>
+      {right}
     </XStack>
   );
 }

@@ -15,12 +15,15 @@ export function LongList<T>({
   entries,
   keyOf,
   draw,
+  first = FIRST_ROWS,
 }: {
   entries: readonly T[];
   keyOf: (entry: T) => string;
   draw: (entry: T) => ReactNode;
+  /** How many fill what a phone shows at once. */
+  first?: number;
 }) {
-  const [shown, setShown] = useState(FIRST_ROWS);
+  const [shown, setShown] = useState(first);
   // Where a browser cannot tell what is in sight, all rows are drawn.
   const all = entries.length <= shown || typeof IntersectionObserver === 'undefined';
   return (

@@ -1,4 +1,3 @@
-import { XStack } from 'tamagui';
 import { Mono } from './Text';
 
 /**
@@ -8,7 +7,8 @@ import { Mono } from './Text';
 export function Plate({ code, large = false }: { code: string; large?: boolean }) {
   const size = large ? { fontSize: 18, lineHeight: 24 } : { fontSize: 14, lineHeight: 19 };
   return (
-    <XStack
+    <Mono
+      {...size}
       role="img"
       aria-label={`code ${code}`}
       borderWidth={1.5}
@@ -17,13 +17,13 @@ export function Plate({ code, large = false }: { code: string; large?: boolean }
       backgroundColor="$background"
       paddingHorizontal={large ? 10 : 7}
       paddingVertical={large ? 4 : 2}
-      gap={large ? 5 : 4}
       flexShrink={0}
+      whiteSpace="nowrap"
     >
-      <Mono {...size}>{code.slice(0, -1).replace(/-$/, '')}</Mono>
-      <Mono {...size} fontFamily="$monoLight" color="$second">
+      {code.slice(0, -1).replace(/-$/, '')}
+      <Mono {...size} fontFamily="$monoLight" color="$second" marginLeft={large ? 5 : 4}>
         {code.slice(-1)}
       </Mono>
-    </XStack>
+    </Mono>
   );
 }

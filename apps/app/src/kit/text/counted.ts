@@ -24,4 +24,8 @@ export function counted(count: number, forms: Forms): string {
  * @param thousandths of whatever it is counted in
  * @example figureWords(2500) //=> '2.5'
  */
-export const figureWords = (thousandths: number): string => numbers.format(thousandths / 1000);
+export const figureWords = (thousandths: number): string =>
+  // What has nothing to be grouped does not wait for the browser's tables of languages.
+  thousandths % 1000 === 0 && Math.abs(thousandths) < 10_000_000
+    ? String(thousandths / 1000)
+    : numbers.format(thousandths / 1000);
