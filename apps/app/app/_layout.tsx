@@ -3,7 +3,7 @@ import { Slot } from 'expo-router';
 import { useEffect, useState } from 'react';
 import { Platform } from 'react-native';
 import { TamaguiProvider } from 'tamagui';
-import { untilIdle } from '@/data/store/idle';
+import { soon, untilIdle } from '@/data/store/idle';
 import { SessionProvider } from '@/shared/SessionProvider';
 import { useOurFonts } from '@/kit/theme/Fonts';
 import { config } from '@/kit/theme/tamagui.config';
@@ -12,10 +12,12 @@ import { ToastProvider } from '@/kit/feedback/Toasts';
 
 /** Keeps the app on this device: what the first screens take once they are shown, the rest when there is nothing else to do. */
 async function keepForOffline(): Promise<void> {
-  await untilIdle();
+  // What is not kept yet may be needed without a signal before anybody rests; what is kept already can wait.
+  const itsTurn = navigator.serviceWorker.controller ? untilIdle : soon;
+  await itsTurn();
   await navigator.serviceWorker.register('/sw.js');
   const { active } = await navigator.serviceWorker.ready;
-  await untilIdle();
+  await itsTurn();
   active?.postMessage('fetch the rest');
 }
 
