@@ -1,7 +1,8 @@
 /**
  * How fast the screens answer: the built app in Chromium with the CPU slowed four times, over the demo home as it is and grown
  * to 10,000 items, 25,000 lots and 75,000 retired rows. `npm run bench:screens`; it wants the app built. With the folder of another
- * build, `npm run bench:screens -- DIR`, both are measured in turn over the demo home: a machine's speed changes while it measures.
+ * build, `npm run bench:screens -- DIR`, both are measured in turn over the demo home, with a second word `large` over the grown one:
+ * a machine's speed changes while it measures.
  */
 import { chromium, type Page } from '@playwright/test';
 import type { ItemRow, LotRow } from '@ours/core';
@@ -28,6 +29,7 @@ interface Growth {
   items: number;
   retired: number;
 }
+const LARGE: Growth = { items: 10_000, retired: 75_000 };
 interface Measured {
   fixedMs: number;
   coldMs: number;
@@ -227,7 +229,7 @@ async function benchScreens(): Promise<void> {
   const server = await HomeServer.create();
   try {
     const demo = await measure(server, null);
-    const large = await measure(server, { items: 10_000, retired: 75_000 });
+    const large = await measure(server, LARGE);
     const heads = ['', 'demo home', '10,000 items'];
     show(`Screens, CPU slowed ${SLOWDOWN} times`, heads, [figuresOf(demo), figuresOf(large)]);
   } finally {
@@ -236,12 +238,13 @@ async function benchScreens(): Promise<void> {
 }
 
 /** Medians of some runs each, in turn, and their ratio. */
-async function compare(other: string): Promise<void> {
+async function compare(other: string, isLarge: boolean): Promise<void> {
   const servers = [await HomeServer.create(resolve(other)), await HomeServer.create()];
   const runs: number[][][] = [[], []];
   try {
     for (let run = 0; run < COMPARED_RUNS; run++)
-      for (const [at, server] of servers.entries()) runs[at]!.push(figuresOf(await measure(server, null)));
+      for (const [at, server] of servers.entries())
+        runs[at]!.push(figuresOf(await measure(server, isLarge ? LARGE : null)));
   } finally {
     for (const server of servers) await server.stop();
   }
@@ -252,8 +255,12 @@ async function compare(other: string): Promise<void> {
     );
   const [before, after] = runs.map((of) => NAMES.map((_, at) => middle(of, at))) as [number[], number[]];
   const ratios = after.map((figure, at) => figure / before[at]!);
-  show('Screens of two builds, demo home', ['', 'the other build', 'this one', 'ratio'], [before, after, ratios]);
+  show(
+    `Screens of two builds, ${isLarge ? '10,000 items' : 'demo home'}`,
+    ['', 'the other build', 'this one', 'ratio'],
+    [before, after, ratios],
+  );
 }
 
-const [other] = process.argv.slice(2);
-await (other === undefined ? benchScreens() : compare(other));
+const [other, size] = process.argv.slice(2);
+await (other === undefined ? benchScreens() : compare(other, size === 'large'));

@@ -67,6 +67,32 @@ describe('a large home that is not indexed yet', () => {
       expect(idsOf(slow, query)).toEqual(idsOf(quick, query));
   });
 
+  it('what is found as it is written keeps its order when all is indexed, however the home was read', () => {
+    const names = [
+      'Rice, long grain',
+      'Rice, jar',
+      'Rice cakes',
+      'Rice',
+      'Jar of rice and lentils',
+      'Ricer',
+      'Rice wine',
+    ];
+    const answers = (order: readonly string[], query: string, isIndexed: boolean): string[] => {
+      const { finder, put } = large();
+      for (const name of order) put(itemRow(`id of ${name}`, name));
+      if (isIndexed) finder.indexSome();
+      return idsOf(finder, query);
+    };
+    for (const query of ['r', 'ri', 'rice', 'rice j', 'jar rice']) {
+      const asWritten = answers(names, query, false);
+      const indexed = answers(names, query, true);
+      expect(asWritten.length).toBeGreaterThan(0);
+      expect(indexed.filter((id) => asWritten.includes(id))).toEqual(asWritten);
+      expect(answers([...names].reverse(), query, false)).toEqual(asWritten);
+      expect(answers([...names].reverse(), query, true)).toEqual(indexed);
+    }
+  });
+
   it('a thing renamed while it waits is not found by its former name', () => {
     const { finder, put } = large();
     finder.indexSome();

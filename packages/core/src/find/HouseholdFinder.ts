@@ -2,7 +2,7 @@ import { type HouseholdState, NOOK_KINDS, type ItemRow, type LotRow, type Tagged
 import { ThingNames } from '../record';
 import { codeKey, codeShape, readCode, foldedWords, foldText } from '../base';
 import { SpellingIndex } from './SpellingIndex';
-import { TrigramIndex } from './trigramIndex';
+import { queryTrigrams, similarity, TrigramIndex, trigramsOf } from './trigramIndex';
 
 export interface FoundItem {
   kind: 'item';
@@ -34,12 +34,17 @@ export function withoutDoubles(found: readonly Found[]): Found[] {
   });
 }
 
+const idOf = (one: Found): string => (one.kind === 'item' ? one.item.id : one.nookId);
+/** Of equal ones always the same comes first, in whatever order the home was read. */
+const bestFirst = (a: Found, b: Found): number => b.score - a.score || (idOf(a) < idOf(b) ? -1 : 1);
+
 /** Fewer rows than these are indexed at once when something is asked for. */
 const AT_ONCE = 100;
 /** A row that came, and its words once somebody has asked. */
 interface Waiting {
   named: NamedRow;
   words: readonly string[] | null;
+  trigrams: ReadonlySet<string> | null;
 }
 type NamedRow = Extract<TaggedRow, { entity: 'item' | 'space' | 'shelf' | 'bin' }>;
 const textOf = ({ entity, row }: NamedRow): string =>
@@ -75,7 +80,7 @@ export class HouseholdFinder {
   update({ entity, row }: TaggedRow): void {
     if (entity === 'item') this.unnamed.set(row.id, row);
     if (entity === 'item' || entity === 'space' || entity === 'shelf' || entity === 'bin')
-      this.waiting.set(row.id, { named: { entity, row } as NamedRow, words: null });
+      this.waiting.set(row.id, { named: { entity, row } as NamedRow, words: null, trigrams: null });
   }
 
   /** The things by name, as the reader of lines wants them. */
@@ -155,13 +160,14 @@ export class HouseholdFinder {
       const one = this.describe(hit.id, hit.score, words);
       if (one) found.set(hit.id, one);
     }
-    return [...found.values()].sort((a, b) => b.score - a.score).slice(0, limit);
+    return [...found.values()].sort(bestFirst).slice(0, limit);
   }
 
   /** Of rows that are not indexed yet, those with words that begin as the words asked for; and what the index has. */
   private findAsWritten(query: string, limit: number): Found[] {
     if (query.includes('#') || this.findByCode(query.trim()).length > 0) return [];
     const asked = foldedWords(query);
+    const trigrams = queryTrigrams(asked);
     const found: Found[] = [];
     for (const { id, score } of this.index.search(asked.join(' '), limit)) {
       const one = this.waiting.has(id) ? null : this.describe(id, score, query);
@@ -173,10 +179,12 @@ export class HouseholdFinder {
       // Each key asks again: a row's words are made out once.
       const words = (waits.words ??= foldedWords(textOf(named)));
       if (!asked.every((one) => words.some((word) => word.startsWith(one)))) continue;
-      const one = this.describe(named.row.id, 1, query);
+      // As the index will score it: the answers keep their order when it is ready.
+      waits.trigrams ??= trigramsOf(words);
+      const one = this.describe(named.row.id, similarity(trigrams, waits.trigrams), query);
       if (one) found.push(one);
     }
-    return found.sort((a, b) => b.score - a.score).slice(0, limit);
+    return found.sort(bestFirst).slice(0, limit);
   }
 
   /** What is found as typed, and with words that no text has taken for those one mistake away. */

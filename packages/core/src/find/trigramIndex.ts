@@ -101,9 +101,8 @@ export class TrigramIndex {
       const shared = this.counts[slot]!;
       this.counts[slot] = 0;
       const id = this.idAt[slot];
-      const coverage = shared / trigrams.size;
-      if (id === null || id === undefined || coverage < LEAST_COVERAGE) continue;
-      const score = coverage + (JACCARD_WEIGHT * shared) / (trigrams.size + this.sizeAt[slot]! - shared);
+      if (id === null || id === undefined || shared / trigrams.size < LEAST_COVERAGE) continue;
+      const score = scoreOf(shared, trigrams.size, this.sizeAt[slot]!);
       if (score <= floor) continue;
       hits.push({ id, score });
       if (hits.length >= limit * 4) floor = keepBest(hits, limit);
@@ -113,8 +112,24 @@ export class TrigramIndex {
   }
 }
 
+/** How alike, from how many trigrams a query and a text share and have. */
+const scoreOf = (shared: number, asked: number, has: number): number =>
+  shared / asked + (JACCARD_WEIGHT * shared) / (asked + has - shared);
+
+/**
+ * How alike a query and one text are, as `TrigramIndex` would score it.
+ * @param asked the trigrams of the query, see `queryTrigrams`; not empty
+ * @param has the trigrams of the text
+ * @returns 0 to 1.3
+ */
+export function similarity(asked: ReadonlySet<string>, has: ReadonlySet<string>): number {
+  let shared = 0;
+  for (const trigram of asked) if (has.has(trigram)) shared++;
+  return scoreOf(shared, asked.size, has.size);
+}
+
 /** While a word is being typed its end is unknown: the last word has no closing blank. */
-function queryTrigrams(words: readonly string[]): Set<string> {
+export function queryTrigrams(words: readonly string[]): Set<string> {
   const found = trigramsOf(words.slice(0, -1));
   const last = words.at(-1);
   if (last === undefined) return found;
