@@ -14,6 +14,7 @@ import { useHousehold } from '@/shared/HouseholdProvider';
 import { useRunCommand } from '@/shared/useRunCommand';
 import { useHome } from '@/shared/useHome';
 import { EmptyState } from '@/kit/layout/EmptyState';
+import { counted } from '@/kit/text/counted';
 import { Button } from '@/kit/press/Button';
 import { saveFile, shareText } from '@/kit/files';
 import { ListHeading, ListRow } from '@/kit/layout/ListRow';
@@ -129,7 +130,10 @@ function PlanList({ space, plan }: { space: SpaceRow; plan: PlanRow }) {
       ) : null}
       <ListHeading
         title="From the house"
-        remark={`${list.pool.reduce((sum, { count }) => sum + count, 0)} containers`}
+        remark={counted(
+          list.pool.reduce((sum, { count }) => sum + count, 0),
+          { one: '# container', other: '# containers' },
+        )}
       />
       {list.pool.map(({ container, count }) => (
         <ListRow key={container.id} title={`${count} × ${container.name}`} detail={sizeWords(container, unit)} />
@@ -146,8 +150,8 @@ function PlanList({ space, plan }: { space: SpaceRow; plan: PlanRow }) {
       <YStack paddingHorizontal={16} paddingBottom={16} gap={6}>
         <Button kind="primary" label="Set up as planned" onPress={() => void setUp()} />
         <Small>
-          Shelves go to their holes and bins to their places. A bin named like its group stays the same, with what is in
-          it.
+          Shelves go to their holes and bins to their places. A bin that holds most of a group stays the same, with what
+          is in it.
         </Small>
       </YStack>
     </YStack>

@@ -37,7 +37,7 @@ describe('the list to hand on', () => {
         '- 4 × shoe box',
         '',
         'Shelves to move:',
-        '- PA-CX: surface from 82 cm to 78 cm, from hole 36 to hole 34 (counted from below)',
+        '- Shelf C: surface from 82 cm to 78 cm, from hole 36 to hole 34 (counted from below)',
       ].join('\n'),
     );
   });

@@ -1,4 +1,4 @@
-import { formatLength, formatMoney, type BuyingList, type LengthUnit } from '@ours/core';
+import { codeTail, formatLength, formatMoney, type BuyingList, type LengthUnit } from '@ours/core';
 import { sizeWords } from '@/features/fit/words';
 
 const holes = (from: number | null, to: number | null): string =>
@@ -6,7 +6,7 @@ const holes = (from: number | null, to: number | null): string =>
 
 /** A shelf's move in one line: where from, where to, by which holes. */
 export const moveWords = (move: BuyingList['moves'][number], unit: LengthUnit): string =>
-  `${move.code}: surface from ${formatLength(move.fromTenthMm, unit)} to ${formatLength(move.toTenthMm, unit)}${holes(move.fromHole, move.toHole)}`;
+  `Shelf ${codeTail(move.code)}: surface from ${formatLength(move.fromTenthMm, unit)} to ${formatLength(move.toTenthMm, unit)}${holes(move.fromHole, move.toHole)}`;
 
 /** The list as a text to hand on. */
 export function buyingListText(title: string, list: BuyingList, unit: LengthUnit, currency: string): string {
