@@ -37,6 +37,7 @@ export {
   type MadeKind,
   NOOK_KINDS,
   type PackSize,
+  type PersonRow,
   type PlanFields,
   type PlanGroup,
   type PlannedBin,

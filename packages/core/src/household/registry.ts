@@ -119,6 +119,8 @@ export type ContainerFields = FieldsOf['container'];
 /** What a device sends of a plan. */
 export type PlanFields = FieldsOf['plan'];
 
+/** Somebody of the household, also one without an account. */
+export type PersonRow = RowOf['person'];
 /** A room of the home. */
 export type RoomRow = RowOf['room'];
 /** A rack, closet, cupboard, freezer or whatever else holds shelves. */

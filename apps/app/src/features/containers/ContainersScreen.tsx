@@ -3,7 +3,6 @@ import {
   containerFromRow,
   containerToRow,
   CONTAINER_COLUMNS,
-  formatMoney,
   formatVolume,
   freeCount,
   innerVolumeMl,
@@ -24,7 +23,7 @@ import { ListHeading, ListRow } from '@/kit/layout/ListRow';
 import { Screen } from '@/kit/layout/Screen';
 import { Small, Strong, Text } from '@/kit/text/Text';
 import { ContainerDialog } from './ContainerDialog';
-import { badRowWords } from './words';
+import { badRowWords, inUseWords, noRowsWords, priceWords, tooManyRowsWords } from './words';
 import { sizeWords } from '@/features/fit/words';
 import { wayTo } from '@/shared/placeWords';
 
@@ -68,8 +67,7 @@ export function ContainersScreen() {
       skipEmptyLines: 'greedy',
       transformHeader: (header) => header.trim().toLowerCase(),
     });
-    if (data.length > MOST_ROWS)
-      return setProblems([`The table has ${data.length} rows; ${MOST_ROWS} at a time are accepted. Nothing was read.`]);
+    if (data.length > MOST_ROWS) return setProblems([tooManyRowsWords(data.length, MOST_ROWS)]);
     const ops: Op[] = [];
     const found: string[] = [];
     data.forEach((row, at) => {
@@ -83,8 +81,7 @@ export function ContainersScreen() {
       );
       return undefined;
     });
-    if (data.length === 0)
-      found.push(`No rows were read; the first line names the columns: ${CONTAINER_COLUMNS.slice(0, 7).join(', ')} …`);
+    if (data.length === 0) found.push(noRowsWords(CONTAINER_COLUMNS.slice(0, 7)));
     setProblems(found);
     await runCommand(
       'containers_read',
@@ -119,7 +116,10 @@ export function ContainersScreen() {
           for free count.
         </Text>
       ) : null}
-      <ListHeading title="In the house and for sale" remark={rows.length === 0 ? undefined : `${rows.length} kinds`} />
+      <ListHeading
+        title="In the house and for sale"
+        remark={rows.length === 0 ? undefined : counted(rows.length, { one: '# kind', other: '# kinds' })}
+      />
       {rows.map(({ container, free, inUse }) => (
         <ListRow
           key={container.id}
@@ -128,14 +128,8 @@ export function ContainersScreen() {
             sizeWords(container, unit),
             formatVolume(innerVolumeMl(container), unit),
             container.family,
-            container.priceMinor === null
-              ? container.free
-                ? 'came for free'
-                : ''
-              : formatMoney(container.priceMinor, currency),
-            inUse.length > 0
-              ? `in use: ${inUse.slice(0, 2).join(', ')}${inUse.length > 2 ? ` and ${inUse.length - 2} more` : ''}`
-              : '',
+            priceWords(container, currency),
+            inUseWords(inUse),
           ]
             .filter(Boolean)
             .join(' · ')}

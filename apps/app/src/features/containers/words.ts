@@ -1,4 +1,5 @@
-import { formatLength, type containerFromRow } from '@ours/core';
+import { formatLength, formatMoney, type ContainerFields, type containerFromRow } from '@ours/core';
+import { counted } from '@/kit/text/counted';
 
 type BadRow = Extract<ReturnType<typeof containerFromRow>, { ok: false }>;
 
@@ -22,3 +23,24 @@ function acceptedWords(accepted: BadRow['accepted']): string {
 /** What was read in a table's row, and what its column takes. @param line counted from 1, with the line of headings */
 export const badRowWords = ({ column, text, accepted }: BadRow, line: number): string =>
   `Row ${line}: Column “${column}”: read “${text}”; accepted is ${acceptedWords(accepted)}.`;
+
+export const tooManyRowsWords = (rows: number, most: number): string =>
+  `The table has ${counted(rows, { one: '# row', other: '# rows' })}; ${most} at a time are accepted. Nothing was read.`;
+
+export const noRowsWords = (columns: readonly string[]): string =>
+  `No rows were read; the first line names the columns: ${columns.join(', ')} …`;
+
+/** Where containers of a kind are in use: two of the places, then how many more. */
+export const inUseWords = (places: readonly string[]): string =>
+  places.length === 0
+    ? ''
+    : `in use: ${places.slice(0, 2).join(', ')}${places.length > 2 ? ` and ${places.length - 2} more` : ''}`;
+
+/** What one costs; a kind without a price may have come for free. */
+export function priceWords(
+  { priceMinor, free }: Pick<ContainerFields, 'priceMinor' | 'free'>,
+  currency: string,
+): string {
+  if (priceMinor !== null) return formatMoney(priceMinor, currency);
+  return free ? 'came for free' : '';
+}

@@ -1,7 +1,6 @@
 import {
   cutBars,
   dividerStrips,
-  formatLength,
   lengthField,
   linersFromRoll,
   modelSpace,
@@ -16,13 +15,23 @@ import { useState } from 'react';
 import { XStack, YStack } from 'tamagui';
 import { useHousehold } from '@/shared/HouseholdProvider';
 import { useHome } from '@/shared/useHome';
-import { counted } from '@/kit/text/counted';
 import { Choices } from '@/kit/form/Choices';
 import { useFigures } from '@/kit/form/useFigures';
 import { Problem } from '@/kit/feedback/Problem';
 import { ListHeading } from '@/kit/layout/ListRow';
 import { Small, Strong, Text } from '@/kit/text/Text';
 import { shelfWords } from '@/shared/placeWords';
+import {
+  barsWords,
+  barWords,
+  boardWords,
+  linerWords,
+  riserWords,
+  rollWords,
+  sectionWords,
+  slotWords,
+  tooLongWords,
+} from './words';
 
 type What = 'dividers' | 'liners' | 'risers';
 
@@ -105,13 +114,9 @@ function Dividers({ unit }: { unit: LengthUnit }) {
       ) : null}
       {values && divided ? (
         <YStack gap={4} testID="cut-answer">
-          <Strong>
-            {`Each section is ${formatLength(divided.compartment.widthTenthMm, unit)} by ${formatLength(divided.compartment.depthTenthMm, unit)}.`}
-          </Strong>
+          <Strong>{sectionWords(divided, unit)}</Strong>
           <Bars plan={cutBars(divided.strips, values.stock, values.kerf)} unit={unit} stock={values.stock} />
-          {divided.slots > 0 ? (
-            <Small>{`${divided.slots} slots, each half the height and ${formatLength(values.thickness, unit)} wide, where they cross.`}</Small>
-          ) : null}
+          {divided.slots > 0 ? <Small>{slotWords(divided.slots, values.thickness, unit)}</Small> : null}
         </YStack>
       ) : null}
     </YStack>
@@ -119,22 +124,13 @@ function Dividers({ unit }: { unit: LengthUnit }) {
 }
 
 function Bars({ plan, unit, stock }: { plan: CutPlan; unit: LengthUnit; stock: number }) {
-  if (!plan.ok)
-    return (
-      <Problem
-        text={`A strip of ${formatLength(plan.tooLong[0]!.length, unit)} cannot be cut from ${formatLength(stock, unit)}.`}
-      />
-    );
+  if (!plan.ok) return <Problem text={tooLongWords(plan.tooLong[0]!.length, stock, unit)} />;
   if (plan.bars.length === 0) return <Text>Nothing to cut.</Text>;
   return (
     <YStack gap={2}>
-      <Text>
-        {`${counted(plan.bars.length, { one: '# strip', other: '# strips' })} of ${formatLength(stock, unit)}, ${plan.fewest ? 'the fewest possible' : 'the fewest found'}; ${formatLength(plan.waste, unit)} left over.`}
-      </Text>
+      <Text>{barsWords(plan, stock, unit)}</Text>
       {plan.bars.map((bar, at) => (
-        <Small
-          key={at}
-        >{`${at + 1}: ${bar.pieces.map(({ length }) => formatLength(length, unit)).join(' + ')}, rest ${formatLength(bar.rest, unit)}`}</Small>
+        <Small key={at}>{barWords(bar, at + 1, unit)}</Small>
       ))}
     </YStack>
   );
@@ -158,11 +154,9 @@ function Liners({ space, unit }: { space: SpaceRow; unit: LengthUnit }) {
       <Problem text={problem} />
       {answer ? (
         <YStack gap={2}>
-          <Strong>{`${formatLength(answer.rollLength, unit)} of roll for ${counted(lined.length, { one: '# shelf', other: '# shelves' })}.`}</Strong>
+          <Strong>{rollWords(answer.rollLength, lined.length, unit)}</Strong>
           {answer.cuts.map((cut) => (
-            <Small key={cut.name}>
-              {`${cut.name}: ${cut.strips > 1 ? `${cut.strips} strips of ` : ''}${formatLength(cut.length, unit)}, trimmed to ${formatLength(cut.across, unit)} in all`}
-            </Small>
+            <Small key={cut.name}>{linerWords(cut, unit)}</Small>
           ))}
         </YStack>
       ) : null}
@@ -189,16 +183,14 @@ function Risers({ unit }: { unit: LengthUnit }) {
         value={nominal}
         onChange={setNominal}
       />
-      <Small>{`A ${nominal} is truly ${formatLength(Math.round(board.thicknessTenthMm), unit)} by ${formatLength(Math.round(board.widthTenthMm), unit)}.`}</Small>
+      <Small>{boardWords(board, unit)}</Small>
       <XStack gap={8} flexWrap="wrap">
         {inputs}
       </XStack>
       <Problem text={problem} />
       {values && riser ? (
         <YStack gap={4}>
-          <Strong>
-            {`${counted(riser.layers, { one: '# layer', other: '# layers' })} of ${riser.sideBySide}: ${formatLength(Math.round(riser.heightTenthMm), unit)} high, ${formatLength(Math.round(riser.depthTenthMm), unit)} deep.`}
-          </Strong>
+          <Strong>{riserWords(riser, unit)}</Strong>
           <Bars plan={cutBars(riser.pieces, values.stock, values.kerf)} unit={unit} stock={values.stock} />
           <Small>
             Screw or glue the layers together and sand the edges. Mind the saw: follow its maker’s safety rules.

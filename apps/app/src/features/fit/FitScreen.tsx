@@ -1,7 +1,6 @@
 import {
   codeTail,
   containerGrams,
-  formatMass,
   freeCount,
   modelSpace,
   opsForMovingShelf,
@@ -32,15 +31,20 @@ import { shelfWords } from '@/shared/placeWords';
 import { FloorView } from './FloorView';
 import { LoadBar } from './LoadBar';
 import {
+  emptyWeightWords,
   fitHeadline,
+  freeWords,
   gapWords,
   LOAD_CAUTIONS,
   loadWords,
   noteWords,
-  reasonWords,
+  reasonsWords,
   remedyWords,
   sizeWords,
   sureWords,
+  triedWords,
+  upperWords,
+  wholeLoadWords,
 } from './words';
 
 /** `5`, `2 at a slant`, `–` for none, `…` while it is not computed. */
@@ -149,10 +153,7 @@ export function FitScreen() {
         </Strong>
         <Text>
           {chosen.container.name}, {sizeWords(chosen.container, unit)}.{' '}
-          {chosen.fit.reasons.length > 0
-            ? `Each is ${chosen.fit.reasons.map((one) => reasonWords(one, unit)).join(' and ')}. `
-            : ''}
-          {gapWords(chosen.fit, unit)}
+          {[reasonsWords(chosen.fit.reasons, unit), gapWords(chosen.fit, unit)].filter(Boolean).join(' ')}
         </Text>
         {chosen.fit.count > 0 && !chosen.fit.getsIn ? (
           <Text color="$late">They would stand, but no straight way in was found.</Text>
@@ -161,9 +162,7 @@ export function FitScreen() {
           <Small key={note.kind}>{noteWords(note, unit)}</Small>
         ))}
         {chosen.upper.map((more, n) => (
-          <Small key={n}>
-            {more === 0 ? 'On the half-shelf or riser: none.' : `On the half-shelf or riser: ${more} more.`}
-          </Small>
+          <Small key={n}>{upperWords(more)}</Small>
         ))}
         <Small>{sureWords(chosen.fit)}</Small>
       </YStack>
@@ -196,13 +195,7 @@ export function FitScreen() {
     <YStack>
       <ListHeading
         title="Containers"
-        remark={
-          fits.length === 0
-            ? 'none yet'
-            : computed.size < fits.length
-              ? `${computed.size} of ${fits.length} tried`
-              : `${fits.filter(({ fit }) => fit !== null && fit.count > 0).length} of ${fits.length} kinds fit`
-        }
+        remark={triedWords(fits.length, computed.size, fits.filter(({ fit }) => fit !== null && fit.count > 0).length)}
       />
       {fits.length === 0 ? (
         <YStack padding={16} gap={10}>
@@ -216,7 +209,7 @@ export function FitScreen() {
           <ListRow
             key={container.id}
             title={container.name}
-            detail={`${sizeWords(container, unit)} · ${free > 0 ? `${free} free` : container.priceMinor === null ? 'none free' : 'to buy'}`}
+            detail={`${sizeWords(container, unit)} · ${freeWords(free, container.priceMinor !== null)}`}
             selected={container.id === containerId}
             onPress={() => setContainerId(container.id)}
             right={<Strong>{countWords(fit)}</Strong>}
@@ -248,13 +241,9 @@ export function FitScreen() {
         )}
       </XStack>
       {chosen && chosen.fit.count > 0 ? (
-        <Small>{`${chosen.fit.count} of these weigh ${formatMass(chosen.fit.count * containerGrams(chosen.container), unit)} empty.`}</Small>
+        <Small>{emptyWeightWords(chosen.fit.count, chosen.fit.count * containerGrams(chosen.container), unit)}</Small>
       ) : null}
-      {load ? (
-        <Small>
-          {`The whole space: ${formatMass(load.grams, unit)}${load.ratingGrams === null ? ', no rating noted' : ` of ${formatMass(load.ratingGrams, unit)}`}${load.state === 'over' ? ': too much' : ''}.`}
-        </Small>
-      ) : null}
+      {load ? <Small>{wholeLoadWords(load, unit)}</Small> : null}
       {load?.cautions.map((one) => (
         <Small key={one}>{LOAD_CAUTIONS[one]}</Small>
       ))}

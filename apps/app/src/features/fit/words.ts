@@ -2,6 +2,7 @@ import {
   formatLength,
   formatMass,
   formatSize,
+  type Clearances,
   type ContainerFields,
   type ContainerFit,
   type FitNote,
@@ -9,9 +10,12 @@ import {
   type HouseholdState,
   type LengthUnit,
   type Remedy,
+  type spaceLoad,
 } from '@ours/core';
 import { shelfWords } from '@/shared/placeWords';
 import { counted } from '@/kit/text/counted';
+
+type SpaceLoad = NonNullable<ReturnType<typeof spaceLoad>>;
 
 const WHAT: Readonly<Record<string, string>> = {
   post: 'a post',
@@ -131,3 +135,34 @@ export const LOAD_CAUTIONS = {
   step_stool: 'The top is out of reach. Use a step stool with a rail, never a chair; keep light things up there.',
   heavy_high: 'More weight stands high than low. Heavy things low, light ones high.',
 } as const;
+
+/** Why each of them does not stand straight, as a sentence; nothing when it does. */
+export const reasonsWords = (reasons: readonly FitReason[], unit: LengthUnit): string =>
+  reasons.length === 0 ? '' : `Each is ${reasons.map((one) => reasonWords(one, unit)).join(' and ')}.`;
+
+/** What a half-shelf or riser on the shelf adds. */
+export const upperWords = (more: number): string =>
+  `On the half-shelf or riser: ${more === 0 ? 'none' : `${more} more`}.`;
+
+/** How far trying all containers is. `known`: how many were tried; `fitting`: of these, how many fit. */
+export function triedWords(all: number, known: number, fitting: number): string {
+  if (all === 0) return 'none yet';
+  return known < all ? `${known} of ${all} tried` : `${fitting} of ${all} kinds fit`;
+}
+
+/** Whether one is there to be used: `3 free`, `none free`, `to buy`. */
+export const freeWords = (free: number, isSold: boolean): string =>
+  free > 0 ? `${free} free` : isSold ? 'to buy' : 'none free';
+
+export const emptyWeightWords = (count: number, grams: number, unit: LengthUnit): string =>
+  `${counted(count, { one: '# of these weighs', other: '# of these weigh' })} ${formatMass(grams, unit)} empty.`;
+
+/** What the whole space carries, beside what it may. */
+export const wholeLoadWords = ({ grams, ratingGrams, state }: SpaceLoad, unit: LengthUnit): string =>
+  `The whole space: ${formatMass(grams, unit)}${ratingGrams === null ? ', no rating noted' : ` of ${formatMass(ratingGrams, unit)}`}${state === 'over' ? ': too much' : ''}.`;
+
+/** How much is free around a container: what a hand that moves it wants to know. */
+export function clearanceWords(free: Clearances, unit: LengthUnit): string {
+  const length = (value: number): string => smallLength(value, unit);
+  return `Free: ${length(free.left)} left, ${length(free.right)} right, ${length(free.front)} in front, ${length(free.behind)} behind, ${length(free.above)} above.`;
+}

@@ -1,5 +1,5 @@
 import type { Me } from '@ours/contracts';
-import { formatLength, type HouseholdFields } from '@ours/core';
+import type { HouseholdFields } from '@ours/core';
 import { useMutation, useQuery, useQueryClient } from '@tanstack/react-query';
 import { useRouter } from 'expo-router';
 import { useState } from 'react';
@@ -7,8 +7,9 @@ import { XStack, YStack } from 'tamagui';
 import { api, ProblemAnswer } from '@/data/api/api';
 import { useHousehold, useHouseholdContext } from '@/shared/HouseholdProvider';
 import { useSession } from '@/shared/SessionProvider';
+import { today } from '@/shared/opContext';
 import { useRunCommand } from '@/shared/useRunCommand';
-import { counted } from '@/kit/text/counted';
+import { dayWords } from '@/kit/text/dayWords';
 import { Button } from '@/kit/press/Button';
 import { Choices } from '@/kit/form/Choices';
 import { Field } from '@/kit/form/Field';
@@ -16,6 +17,7 @@ import { ListHeading, ListRow } from '@/kit/layout/ListRow';
 import { Screen } from '@/kit/layout/Screen';
 import { useThemeChoice } from '@/kit/theme/ThemeChoice';
 import { Mono, Small, Text } from '@/kit/text/Text';
+import { personWords, sessionWords, unsentWords } from './words';
 
 /** The home and its habits, the people, this account and its devices. */
 export function HouseholdScreen() {
@@ -68,17 +70,7 @@ export function HouseholdScreen() {
       </YStack>
       <ListHeading title="People" remark={people.length === 0 ? 'nobody noted' : undefined} />
       {people.map((person) => (
-        <ListRow
-          key={person.id}
-          title={person.name}
-          detail={[
-            person.ageYears === null ? person.role : `${person.role}, ${person.ageYears}`,
-            person.reachTenthMm === null ? '' : `reaches ${formatLength(person.reachTenthMm, unit)}`,
-            person.note,
-          ]
-            .filter(Boolean)
-            .join(' · ')}
-        />
+        <ListRow key={person.id} title={person.name} detail={personWords(person, unit)} />
       ))}
       {me.isDemo ? (
         <Small padding={16}>
@@ -102,9 +94,7 @@ export function HouseholdScreen() {
         <Small>
           Signed in as {me.name}, {me.email}
         </Small>
-        {sure && waiting > 0 ? (
-          <Text color="$late">{`${counted(waiting, { one: '# change has', other: '# changes have' })} not been sent yet and would be lost on this device.`}</Text>
-        ) : null}
+        {sure && waiting > 0 ? <Text color="$late">{unsentWords(waiting)}</Text> : null}
         <Button
           kind={sure ? 'danger' : 'plain'}
           label={sure ? 'Sign out and lose them' : 'Sign out'}
@@ -139,7 +129,10 @@ function Invite() {
     <YStack padding={16} gap={8}>
       {invite.data ? (
         <>
-          <Text>Give this code to the other adult. It works once, until {invite.data.expiresAt.slice(0, 10)}.</Text>
+          <Text>
+            Give this code to the other adult. It works once, until{' '}
+            {dayWords(invite.data.expiresAt.slice(0, 10), today())}.
+          </Text>
           <Mono fontSize={24} lineHeight={30} testID="invitation">
             {invite.data.code}
           </Mono>
@@ -236,7 +229,7 @@ function Sessions() {
         <ListRow
           key={session.id}
           title={session.current ? 'This device' : session.device}
-          detail={`since ${session.createdAt.slice(0, 10)}${session.current ? `, ${session.device}` : `, last seen ${session.lastSeenAt.slice(0, 10)}`}`}
+          detail={sessionWords(session, today())}
           right={session.current ? null : <Button label="Sign it out" onPress={() => revoke.mutate(session.id)} />}
         />
       ))}

@@ -16,7 +16,7 @@ import { Choices } from '@/kit/form/Choices';
 import { Field } from '@/kit/form/Field';
 import { useFigure } from '@/kit/form/useFigure';
 import { Small, Strong, Text } from '@/kit/text/Text';
-import { answerWords, questionWords } from './words';
+import { answerWords, knownWords, questionWords } from './words';
 
 interface Props {
   question: MeasureQuestion;
@@ -102,13 +102,7 @@ export function QuestionCard({ question, where, progress, unit, isGuess, onSave,
           }}
           onSubmitEditing={next}
           problem={sent && reading.kind === 'unreadable' ? reading.problem : undefined}
-          hint={
-            known === ''
-              ? undefined
-              : isGuess
-                ? `From the pattern: ${known}. Empty keeps it.`
-                : `Known: ${known}. Measure it twice; empty keeps it.`
-          }
+          hint={known === '' ? undefined : knownWords(known, isGuess)}
           submitBehavior="submit"
           returnKeyType="next"
           inputMode="text"

@@ -71,3 +71,7 @@ export function contradictionWords(one: Contradiction, unit: LengthUnit, nameOf:
       return `${length(one.value)} ${SIDE[one.side]} is more than a cupboard at home has. Is the unit right?`;
   }
 }
+
+/** What is known of a figure already, and what an empty field means. */
+export const knownWords = (known: string, isGuess: boolean): string =>
+  isGuess ? `From the pattern: ${known}. Empty keeps it.` : `Known: ${known}. Measure it twice; empty keeps it.`;

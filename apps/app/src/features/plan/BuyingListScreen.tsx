@@ -27,7 +27,7 @@ import { Small } from '@/kit/text/Text';
 import { planSteps } from '@/shared/planSteps';
 import { CutLists } from '@/features/cutting';
 import { buyingListRows, buyingListText, moveWords, textAsPdf } from './buyingListText';
-import { boughtWords } from './words';
+import { boughtWords, totalWords } from './words';
 import { sizeWords } from '@/features/fit/words';
 
 /** What the chosen plan asks one to buy, to take from the pool, to move and to cut. */
@@ -125,7 +125,7 @@ function PlanList({ space, plan }: { space: SpaceRow; plan: PlanRow }) {
       ))}
       {list.lines.length > 0 ? (
         <Small paddingHorizontal={16} paddingTop={8}>
-          {`Total ${formatMoney(list.totalMinor, currency)}${plan.budgetMinor === null ? '' : list.overBudgetMinor > 0 ? `, ${formatMoney(list.overBudgetMinor, currency)} over the budget` : `, within ${formatMoney(plan.budgetMinor, currency)}`}.`}
+          {totalWords(list, plan.budgetMinor, currency)}
         </Small>
       ) : null}
       <ListHeading

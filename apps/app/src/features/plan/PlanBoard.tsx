@@ -1,4 +1,4 @@
-import { type Clearances, codeTail, formatMoney, loadState, type NookSummary, type SpaceRow } from '@ours/core';
+import { codeTail, loadState, type NookSummary, type SpaceRow } from '@ours/core';
 import { useRouter } from 'expo-router';
 import { useMedia, XStack, YStack } from 'tamagui';
 import { useHome } from '@/shared/useHome';
@@ -11,10 +11,10 @@ import { useContentWidth } from '@/kit/layout/useContentWidth';
 import { Small, Strong, Text } from '@/kit/text/Text';
 import { OpenDoorView } from '@/features/drawing';
 import { FloorBoard, LoadBar } from '@/features/fit';
-import { loadWords, smallLength } from '@/features/fit/words';
+import { clearanceWords, loadWords } from '@/features/fit/words';
 import { PlanCompare } from './PlanCompare';
 import { PlanSettings } from './PlanSettings';
-import { factsOf, planHeadline } from './words';
+import { budgetWords, factsOf, keptPlanWords, plannedWords, planHeadline } from './words';
 import { usePlanBoard } from './usePlanBoard';
 import { MOST_PLANS } from './usePlanWork';
 
@@ -130,7 +130,7 @@ export function Planning({ space }: { space: SpaceRow }) {
         </YStack>
       ) : plan ? (
         <YStack paddingHorizontal={16} testID="plan-answer">
-          <Strong>{`${plan.placed.length} containers for ${plan.groups.length} groups.`}</Strong>
+          <Strong>{keptPlanWords(plan.placed.length, plan.groups.length)}</Strong>
         </YStack>
       ) : null}
     </YStack>
@@ -171,9 +171,7 @@ export function Planning({ space }: { space: SpaceRow }) {
       {chosen ? (
         <YStack paddingHorizontal={16} gap={8} testID="planned-bin">
           <Strong>{`${view.tagOf(chosen.bin.key)} ${chosen.bin.group === null ? '' : view.nameOf(chosen.bin)}`}</Strong>
-          <Small>
-            {`${state.get('container', chosen.bin.containerId)?.name ?? ''}${chosen.bin.buy ? ', to buy' : ''}${chosen.bin.degrees > 0 && chosen.bin.degrees < 90 ? `, turned ${chosen.bin.degrees}°` : ''}`}
-          </Small>
+          <Small>{plannedWords(state.get('container', chosen.bin.containerId)?.name ?? '', chosen.bin)}</Small>
           {board.free ? <Small>{clearanceWords(board.free, unit)}</Small> : null}
           <XStack gap={8}>
             <Button
@@ -241,7 +239,7 @@ export function Planning({ space }: { space: SpaceRow }) {
             .then(() => router.replace(`/space/${space.id}/get`))
         }
       />
-      <Small>{`Budget ${plan.budgetMinor === null ? 'none: nothing is bought' : formatMoney(plan.budgetMinor, currency)}.`}</Small>
+      <Small>{budgetWords(plan.budgetMinor, currency)}</Small>
     </YStack>
   ) : null;
   const compare = <PlanCompare space={space} plans={plans} />;
@@ -269,9 +267,4 @@ export function Planning({ space }: { space: SpaceRow }) {
       }
     />
   );
-}
-
-function clearanceWords(free: Clearances, unit: 'metric' | 'inch'): string {
-  const length = (value: number): string => smallLength(value, unit);
-  return `Free: ${length(free.left)} left, ${length(free.right)} right, ${length(free.front)} in front, ${length(free.behind)} behind, ${length(free.above)} above.`;
 }

@@ -1,7 +1,16 @@
 import { counted } from '@/kit/text/counted';
-import { formatMoney, formatVolume, type LengthUnit, type PlaceProblem, type PlanAnswer } from '@ours/core';
+import {
+  formatMoney,
+  formatVolume,
+  type BuyingList,
+  type LengthUnit,
+  type PlaceProblem,
+  type PlanAnswer,
+  type PlannedBin,
+} from '@ours/core';
 
-const some = (count: number, one: string, many: string): string => `${count} ${count === 1 ? one : many}`;
+const some = (count: number, one: string, many: string): string =>
+  counted(count, { one: `# ${one}`, other: `# ${many}` });
 
 export interface PlanFacts {
   groups: number;
@@ -53,3 +62,29 @@ export const boughtWords = (name: string, more: number): string =>
   more < 0
     ? `Not bought after all: ${counted(-more, { one: `one ${name}`, other: `# × ${name}` })}.`
     : `Bought: ${counted(more, { one: name, other: `# × ${name}` })}. ${counted(more, { one: 'It joins', other: 'They join' })} the pool.`;
+
+/** A container on its planned place: what it is, whether it is to be bought, how it stands. */
+export const plannedWords = (container: string, bin: Pick<PlannedBin, 'buy' | 'degrees'>): string =>
+  [container, bin.buy ? 'to buy' : '', bin.degrees > 0 && bin.degrees < 90 ? `turned ${bin.degrees}°` : '']
+    .filter(Boolean)
+    .join(', ');
+
+export const budgetWords = (budgetMinor: number | null, currency: string): string =>
+  `Budget ${budgetMinor === null ? 'none: nothing is bought' : formatMoney(budgetMinor, currency)}.`;
+
+/** What a plan costs, beside what may be spent. */
+export function totalWords(
+  { totalMinor, overBudgetMinor }: BuyingList,
+  budgetMinor: number | null,
+  currency: string,
+): string {
+  const total = `Total ${formatMoney(totalMinor, currency)}`;
+  if (budgetMinor === null) return `${total}.`;
+  return overBudgetMinor > 0
+    ? `${total}, ${formatMoney(overBudgetMinor, currency)} over the budget.`
+    : `${total}, within ${formatMoney(budgetMinor, currency)}.`;
+}
+
+/** A plan of before, of which only what stands is known. */
+export const keptPlanWords = (containers: number, groups: number): string =>
+  `${some(containers, 'container', 'containers')} for ${some(groups, 'group', 'groups')}.`;

@@ -21,7 +21,7 @@ import { counted as countedWords } from '@/kit/text/counted';
 import { Small, Strong, Text } from '@/kit/text/Text';
 import { amountWords, sizeWords, usualStep } from '@/features/stock/words';
 import { itemIdOf } from './cardOf';
-import { ACTION_WORDS, dateLabel, differenceWords, quantityWords } from './cardWords';
+import { ACTION_WORDS, dateLabel, differenceWords, otherUnitWords, quantityWords } from './cardWords';
 import { LinePieces } from './LinePieces';
 import { Questions } from './Questions';
 
@@ -107,11 +107,9 @@ export function RecordCard({
         </XStack>
       </Line>
       {converted === null ? (
-        <Small
-          paddingHorizontal={14}
-          paddingBottom={8}
-          color="$late"
-        >{`${known?.name} is kept in ${unit}; an amount in ${card.unit} cannot be added to it. It would be kept as typed.`}</Small>
+        <Small paddingHorizontal={14} paddingBottom={8} color="$late">
+          {otherUnitWords(known?.name ?? '', unit, card.unit ?? '')}
+        </Small>
       ) : null}
       {converted !== null && converted !== card.quantityThousandths ? (
         <Small paddingHorizontal={14} paddingBottom={8}>{`That is ${quantityWords(converted, unit)}.`}</Small>

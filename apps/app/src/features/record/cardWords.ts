@@ -119,3 +119,7 @@ export function questionWords(question: LineQuestion): string {
       return `${said} was not understood, and would be lost. Leave it out?`;
   }
 }
+
+/** A thing is kept in one unit, and the line says another that cannot be turned into it. */
+export const otherUnitWords = (name: string, kept: string, typed: string): string =>
+  `${name} is kept in ${kept}; an amount in ${typed} cannot be added to it. It would be kept as typed.`;

@@ -1,13 +1,4 @@
-import {
-  BARE_SPACE_BUILD,
-  binsNeeded,
-  formatMass,
-  formatVolume,
-  groupThings,
-  innerVolumeMl,
-  lotsWithin,
-  type SpaceRow,
-} from '@ours/core';
+import { BARE_SPACE_BUILD, binsNeeded, groupThings, innerVolumeMl, lotsWithin, type SpaceRow } from '@ours/core';
 import { YStack } from 'tamagui';
 import { useHousehold } from '@/shared/HouseholdProvider';
 import { today } from '@/shared/opContext';
@@ -17,7 +8,7 @@ import { counted } from '@/kit/text/counted';
 import { Choices } from '@/kit/form/Choices';
 import { ListHeading, ListRow } from '@/kit/layout/ListRow';
 import { Small } from '@/kit/text/Text';
-import { groupName } from './words';
+import { groupName, groupWords } from './words';
 import { GROUP_BY_CHOICES, GROUP_BY_WORDS } from '@/shared/groupByWords';
 
 /** What stays, in groups by the space's way of grouping, and how many bins each would want. */
@@ -76,12 +67,11 @@ export function SortResult({ space }: { space: SpaceRow }) {
       </YStack>
       {groups.map((group) => {
         const bins = bin ? binsNeeded(group, innerVolumeMl(bin)) : 0;
-        const about = group.estimated ? 'about ' : '';
         return (
           <ListRow
             key={group.id}
             title={groupName(group.key)}
-            detail={`${counted(group.items, { one: '# kind', other: '# kinds' })} · ${about}${formatVolume(group.volumeMl, unit)} · ${about}${formatMass(group.grams, unit)}`}
+            detail={groupWords(group, unit)}
             right={bin ? <Small>{counted(bins, { one: '# bin', other: '# bins' })}</Small> : null}
           />
         );

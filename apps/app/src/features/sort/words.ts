@@ -1,14 +1,19 @@
 import {
+  formatMass,
   formatQuantity,
+  formatVolume,
   pluralUnit,
   type CivilDate,
   type GroupKey,
   type HouseholdState,
   type KnownGroup,
+  type LengthUnit,
   type LikelyVerdict,
   type LotRow,
+  type ThingGroup,
   type Verdict,
 } from '@ours/core';
+import { counted } from '@/kit/text/counted';
 import { dayWords } from '@/kit/text/dayWords';
 
 const KNOWN_GROUP_WORDS: Readonly<Record<KnownGroup, string>> = {
@@ -73,4 +78,13 @@ export function listText(state: HouseholdState, lots: readonly LotRow[]): string
       return [`${item.name}, ${formatQuantity(amount)} ${pluralUnit(item.unit, amount)}`];
     })
     .join('\n');
+}
+
+/** What a group comes to: how many kinds, how much room, what weight; guesses say so. */
+export function groupWords(
+  group: Pick<ThingGroup, 'items' | 'volumeMl' | 'grams' | 'estimated'>,
+  unit: LengthUnit,
+): string {
+  const about = group.estimated ? 'about ' : '';
+  return `${counted(group.items, { one: '# kind', other: '# kinds' })} · ${about}${formatVolume(group.volumeMl, unit)} · ${about}${formatMass(group.grams, unit)}`;
 }

@@ -15,7 +15,7 @@ import { NookPicker } from '@/shared/NookPicker';
 import { RemoveDialog } from './RemoveDialog';
 import { summaryWords } from '@/features/drawing/words';
 import { wayTo } from '@/shared/placeWords';
-import { namesWords } from './words';
+import { binMovedWords, namesWords, thawsThereWords } from './words';
 
 type Open = 'move' | 'change' | 'remove' | null;
 
@@ -45,8 +45,7 @@ export function NookPanel({ nookId, onGone, onClose }: { nookId: string; onGone:
     setLeaving(null);
     const ops = opsForMovingBin(state, bin, toId);
     const thaw = ops.length > 0 && thaws ? opsForThawingAll(frozen, opContext()) : [];
-    const said = thaw.length > 0 ? 'Moved, to thaw' : 'Moved';
-    void runCommand('bin_moved', [...ops, ...thaw], `${said}: ${name} to ${toName}. Its label stays ${bin.code}.`);
+    void runCommand('bin_moved', [...ops, ...thaw], binMovedWords(name, toName, bin.code, thaw.length > 0));
   };
   return (
     <YStack
@@ -93,9 +92,7 @@ export function NookPanel({ nookId, onGone, onClose }: { nookId: string; onGone:
           />
           {leaving ? (
             <YStack gap={8} role="group" aria-label="Does it thaw?">
-              <Text>
-                {`“${leaving.toName}” is not set up as a freezer, and ${frozen.length === 1 ? 'a frozen thing is' : `${frozen.length} frozen things are`} in it. Thawed food is used within a day and not frozen again unless still good.`}
-              </Text>
+              <Text>{thawsThereWords(leaving.toName, frozen.length)}</Text>
               <Button
                 kind="primary"
                 label="It thaws, for use"

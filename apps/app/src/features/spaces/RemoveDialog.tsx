@@ -7,6 +7,7 @@ import { Dialog } from '@/kit/layout/Dialog';
 import { useToast } from '@/kit/feedback/Toasts';
 import { Text } from '@/kit/text/Text';
 import { NookPicker } from '@/shared/NookPicker';
+import { cannotTakeWords, removedWords } from './words';
 
 /** Removing a place; when it holds anything, asks where that goes. Nothing in it is lost. */
 export function RemoveDialog({
@@ -31,15 +32,11 @@ export function RemoveDialog({
     const ops = opsForRetiringNook(state, nookId, toId);
     if (!ops)
       return toast({
-        text: `${toName} cannot take what is in ${name}; choose a shelf or a bin elsewhere.`,
+        text: cannotTakeWords(toName, name),
         problem: true,
       });
     onClose();
-    void runCommand(
-      `${kind}_retired`,
-      ops,
-      toId === null ? `Removed: ${name}.` : `Removed: ${name}. What was in it is in ${toName} now.`,
-    ).then((refusal) => {
+    void runCommand(`${kind}_retired`, ops, removedWords(name, toId === null ? null : toName)).then((refusal) => {
       if (refusal === null) onGone();
     });
   };

@@ -100,3 +100,17 @@ export function heldWords({ lots, late, soon }: NookSummary): string {
     .filter((part) => part !== '')
     .join(', ');
 }
+
+/** Asked before a bin with frozen things goes to a place that is no freezer. */
+export const thawsThereWords = (place: string, things: number): string =>
+  `“${place}” is not set up as a freezer, and ${counted(things, { one: 'a frozen thing is', other: '# frozen things are' })} in it. Thawed food is used within a day and not frozen again unless still good.`;
+
+export const binMovedWords = (name: string, to: string, code: string, thaws: boolean): string =>
+  `${thaws ? 'Moved, to thaw' : 'Moved'}: ${name} to ${to}. Its label stays ${code}.`;
+
+/** @param heir where what was in it is now; null when it was empty */
+export const removedWords = (name: string, heir: string | null): string =>
+  heir === null ? `Removed: ${name}.` : `Removed: ${name}. What was in it is in ${heir} now.`;
+
+export const cannotTakeWords = (heir: string, name: string): string =>
+  `${heir} cannot take what is in ${name}; choose a shelf or a bin elsewhere.`;

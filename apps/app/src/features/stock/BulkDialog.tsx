@@ -25,7 +25,6 @@ import { XStack, YStack } from 'tamagui';
 import { useHousehold } from '@/shared/HouseholdProvider';
 import { useRunCommand } from '@/shared/useRunCommand';
 import { useHome } from '@/shared/useHome';
-import { counted } from '@/kit/text/counted';
 import { Button } from '@/kit/press/Button';
 import { problemWords } from '@/kit/text/problemWords';
 import { Choices } from '@/kit/form/Choices';
@@ -33,6 +32,7 @@ import { Dialog } from '@/kit/layout/Dialog';
 import { Field } from '@/kit/form/Field';
 import { Small, Strong } from '@/kit/text/Text';
 import { GROUP_BY_WORDS } from '@/shared/groupByWords';
+import { filedWords, foldedWords } from './words';
 
 const FIGURE_WORDS: Readonly<Record<string, string>> = {
   weight: 'Weight of one',
@@ -177,15 +177,12 @@ function FoldedWords({ textile, unit }: { textile: Textile; unit: LengthUnit }) 
   );
   const folded = foldedSize(textile);
   const container = containers.find(({ id }) => id === chosen);
-  const length = (value: number): string => formatLength(Math.round(value), unit);
   return (
     <YStack gap={6} testID="folded">
-      <Strong>
-        {`Folded ${length(folded.widthTenthMm)} by ${length(folded.depthTenthMm)}, ${counted(folded.layers, { one: '# layer', other: '# layers' })}, ${folded.calibrated ? '' : 'about '}${length(folded.thicknessTenthMm)} thick, ${formatMass(folded.grams, unit)}.`}
-      </Strong>
+      <Strong>{foldedWords(folded, unit)}</Strong>
       {container ? (
         <Small>
-          {`In “${container.name}” ${fileUpright(folded, insideOf(container))} stand upright, ${stackFlat(folded, insideOf(container))} lie flat.`}
+          {filedWords(container.name, fileUpright(folded, insideOf(container)), stackFlat(folded, insideOf(container)))}
         </Small>
       ) : null}
       {folded.calibrated ? null : <Small>Measure ten folded ones on each other: that replaces the estimate.</Small>}

@@ -23,7 +23,6 @@ import {
 } from '@ours/core';
 import { useState } from 'react';
 import { XStack, YStack } from 'tamagui';
-import { dayWords } from '@/kit/text/dayWords';
 import { useHousehold } from '@/shared/HouseholdProvider';
 import { opContext, today } from '@/shared/opContext';
 import { useRunCommand } from '@/shared/useRunCommand';
@@ -34,7 +33,7 @@ import { Field } from '@/kit/form/Field';
 import { useFigure } from '@/kit/form/useFigure';
 import { Small, Text } from '@/kit/text/Text';
 import { NookPicker } from '@/shared/NookPicker';
-import { amountWords, dueWords, lotAmountWords, usualStep } from './words';
+import { amountOfWords, dueWords, lotAmountWords, thawingWords, usualStep, whereToWords } from './words';
 
 const REASONS: Readonly<Record<DiscardReason, string>> = {
   expired: 'past its date',
@@ -88,8 +87,7 @@ function OpenLot({ lot, item, state, onClose }: Props) {
       onClose();
       void runCommand(intent, make(amount), done(amount));
     };
-  const said = (quantity: number): string =>
-    `${amountWords(quantity, item.unit)} ${item.unit === 'piece' ? '× ' : ''}${item.name}`;
+  const said = (quantity: number): string => amountOfWords(quantity, item);
   type Target = { nookId: string; name: string };
   const moveTo = ({ nookId, name }: Target): (() => void) =>
     act(
@@ -181,9 +179,7 @@ function OpenLot({ lot, item, state, onClose }: Props) {
       {leaving ? (
         <YStack gap={8} role="group" aria-label="Does it thaw?">
           <Text>{`“${leaving.name}” is not set up as a freezer. Does it thaw there?`}</Text>
-          <Small>
-            {`Thawed in the refrigerator it is used by ${dayWords(addDays(today(), THAWED_DAYS), today())}, and is not frozen again unless still good. When in doubt, throw it out.`}
-          </Small>
+          <Small>{thawingWords(addDays(today(), THAWED_DAYS), today())}</Small>
           <Button kind="primary" label="It thaws, for use" onPress={thawTo(leaving)} />
           <Button label="It stays frozen" onPress={moveTo(leaving)} />
         </YStack>
@@ -196,13 +192,7 @@ function OpenLot({ lot, item, state, onClose }: Props) {
       ) : null}
       {(mode === 'move' || mode === 'freeze' || mode === 'thaw') && !leaving ? (
         <NookPicker
-          label={
-            mode === 'move'
-              ? `Where do ${text} go?`
-              : mode === 'thaw'
-                ? `Where do ${text} thaw? Best in the refrigerator`
-                : `Which freezer place do ${text} go to?`
-          }
+          label={whereToWords(mode, text)}
           prefer={mode === 'freeze' ? 'freezer' : null}
           exclude={mode === 'move' ? lot.nookId : null}
           onPick={(nookId, name) =>

@@ -2,6 +2,9 @@ import {
   daysBetween,
   dueState,
   effectiveDue,
+  type foldedSize,
+  formatLength,
+  formatMass,
   formatQuantity,
   isFrozen,
   isMeasure,
@@ -10,13 +13,16 @@ import {
   type CivilDate,
   type Due,
   type ItemRow,
+  type LengthUnit,
   type LotRow,
   type MadeKind,
   type PackSize,
 } from '@ours/core';
-import { figureWords } from '@/kit/text/counted';
+import { counted, figureWords } from '@/kit/text/counted';
 import { dayWords } from '@/kit/text/dayWords';
 import type { MarkKind } from '@/kit/text/Mark';
+
+type FoldedCloth = ReturnType<typeof foldedSize>;
 
 export function amountWords(quantityThousandths: number, unit: string): string {
   const number = figureWords(quantityThousandths);
@@ -103,3 +109,28 @@ export function onHandWords(lots: readonly LotRow[], item: ItemRow): string {
     item.unit === 'piece' ? `${figureWords(sum)} ${pluralUnit('piece', sum)}` : amountWords(sum, item.unit);
   return `${amount}${places > 1 ? ` in ${places} places` : ''}`;
 }
+
+/** `2 × Paper lantern`, `0.5 kg Flour`: an amount of a thing, as it is said when something was done with it. */
+export const amountOfWords = (quantityThousandths: number, item: Pick<ItemRow, 'name' | 'unit'>): string =>
+  `${amountWords(quantityThousandths, item.unit)} ${item.unit === 'piece' ? '× ' : ''}${item.name}`;
+
+/** What is said before a frozen thing thaws. */
+export const thawingWords = (usedBy: CivilDate, today: CivilDate): string =>
+  `Thawed in the refrigerator it is used by ${dayWords(usedBy, today)}, and is not frozen again unless still good. When in doubt, throw it out.`;
+
+/** Where some of a thing go, asked for moving, thawing or freezing them. */
+export const whereToWords = (how: 'move' | 'thaw' | 'freeze', amount: string): string =>
+  ({
+    move: `Where do ${amount} go?`,
+    thaw: `Where do ${amount} thaw? Best in the refrigerator`,
+    freeze: `Which freezer place do ${amount} go to?`,
+  })[how];
+
+/** A folded cloth: its sides, how thick it is and what it weighs. Without a measured pile it is an estimate and says so. */
+export function foldedWords(folded: FoldedCloth, unit: LengthUnit): string {
+  const length = (value: number): string => formatLength(Math.round(value), unit);
+  return `Folded ${length(folded.widthTenthMm)} by ${length(folded.depthTenthMm)}, ${counted(folded.layers, { one: '# layer', other: '# layers' })}, ${folded.calibrated ? '' : 'about '}${length(folded.thicknessTenthMm)} thick, ${formatMass(folded.grams, unit)}.`;
+}
+
+export const filedWords = (container: string, upright: number, flat: number): string =>
+  `In “${container}” ${upright} stand upright, ${flat} lie flat.`;
