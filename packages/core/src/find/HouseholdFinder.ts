@@ -34,9 +34,10 @@ export function withoutDoubles(found: readonly Found[]): Found[] {
   });
 }
 
-const idOf = (one: Found): string => (one.kind === 'item' ? one.item.id : one.nookId);
+/** The id of what was found: an item's or a nook's. */
+export const foundId = (one: Found): string => (one.kind === 'item' ? one.item.id : one.nookId);
 /** Of equal ones always the same comes first, in whatever order the home was read. */
-const bestFirst = (a: Found, b: Found): number => b.score - a.score || (idOf(a) < idOf(b) ? -1 : 1);
+const bestFirst = (a: Found, b: Found): number => b.score - a.score || (foundId(a) < foundId(b) ? -1 : 1);
 
 /** Fewer rows than these are indexed at once when something is asked for. */
 const AT_ONCE = 100;

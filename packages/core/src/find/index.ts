@@ -1,1 +1,1 @@
-export { type Found, HouseholdFinder, withoutDoubles } from './HouseholdFinder';
+export { type Found, foundId, HouseholdFinder, withoutDoubles } from './HouseholdFinder';

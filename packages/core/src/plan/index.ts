@@ -2,7 +2,7 @@ export { boxesOf, OrderedPlan } from './buildPlan';
 export { buyingListOf, type BuyingList, opsForBuying, opsForSettingUp } from './buyingList';
 export { groundOf, standingOf } from './filling';
 export { coldRoom, loadState, spaceLoad } from './load';
-export { groupOfPlan, isBinOf, planGroupId } from './planGroups';
+export { groupOfPlan, inNewGroups, isBinOf, planGroupId } from './planGroups';
 export { binsOfContainer, containerGrams, freeCount, planContainer, planProblem } from './planProblem';
 export { searchPlan } from './planSpace';
 export type { PlanAnswer, PlanContainer, PlanProblem } from './planTypes';

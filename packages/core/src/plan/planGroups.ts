@@ -1,4 +1,4 @@
-import type { BinRow, PlanFields, PlanGroup } from '../household';
+import type { BinRow, PlanFields, PlanGroup, PlannedBin } from '../household';
 
 /**
  * By what planned bins refer to a group of their plan.
@@ -14,3 +14,15 @@ export const groupOfPlan = (plan: Pick<PlanFields, 'groups'>, id: string): PlanG
 /** Whether a bin already holds the group: it is one of those the group fills; in older plans, it is called the same. */
 export const isBinOf = (group: PlanGroup, bin: Pick<BinRow, 'id' | 'name'>): boolean =>
   group.binIds ? group.binIds.includes(bin.id) : bin.name === group.name;
+
+/**
+ * Bins that stay when a plan is found anew, in the groups of the new plan: those of a plan that is older than ids say their
+ * group's name.
+ * @param groups of the new plan
+ */
+export const inNewGroups = (bins: readonly PlannedBin[], groups: readonly PlanGroup[]): PlannedBin[] =>
+  bins.map((bin) => {
+    if (bin.group === null || groups.some((group) => planGroupId(group) === bin.group)) return bin;
+    const named = groups.find(({ name }) => name === bin.group);
+    return named ? { ...bin, group: planGroupId(named) } : bin;
+  });

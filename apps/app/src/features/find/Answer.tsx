@@ -25,6 +25,7 @@ import { summaryWords } from '@/features/drawing/words';
 import { namesWords } from '@/features/spaces/words';
 import { wayTo } from '@/shared/placeWords';
 import { AnswerHead } from './AnswerHead';
+import { sameRows } from './sameRows';
 
 /** The answer to "where is it?": what, how many, until when, the way there, and the drawing with the bin lit. */
 export function Answer({ found, query }: { found: Found; query: string }) {
@@ -63,8 +64,6 @@ interface Deeds {
   place: number;
   onNext: () => void;
 }
-const sameList = (a: readonly unknown[], b: readonly unknown[]): boolean =>
-  a.length === b.length && a.every((one, at) => one === b[at]);
 
 /** What can be done with the answer; not drawn anew while the same answer is typed on. */
 const ItemDeeds = memo(
@@ -107,7 +106,7 @@ const ItemDeeds = memo(
       </>
     );
   },
-  (a, b) => a.item === b.item && a.place === b.place && a.onNext === b.onNext && sameList(a.ordered, b.ordered),
+  (a, b) => a.item === b.item && a.place === b.place && a.onNext === b.onNext && sameRows(a.ordered, b.ordered),
 );
 
 function NookAnswer({ nookId, repaired }: { nookId: string; repaired: boolean }) {

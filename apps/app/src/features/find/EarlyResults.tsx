@@ -1,4 +1,4 @@
-import { oldestFirst, withoutDoubles, type Found } from '@ours/core';
+import { foundId, oldestFirst, withoutDoubles, type Found } from '@ours/core';
 import { useEffect, useState } from 'react';
 import { YStack } from 'tamagui';
 import { useHousehold, useHouseholdContext } from '@/shared/HouseholdProvider';
@@ -42,7 +42,7 @@ export function EarlyResults({ query }: { query: string }) {
       {others.length > 0 ? (
         <YStack borderTopWidth={1} borderColor="$borderColor">
           {others.map((one) => (
-            <FoundRow key={one.kind === 'item' ? one.item.id : one.nookId} found={one} />
+            <FoundRow key={foundId(one)} found={one} />
           ))}
         </YStack>
       ) : null}

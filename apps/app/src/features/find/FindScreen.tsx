@@ -1,4 +1,4 @@
-import { stockOf, withoutDoubles, type Found } from '@ours/core';
+import { foundId, stockOf, withoutDoubles, type Found } from '@ours/core';
 import { useRouter } from 'expo-router';
 import { memo, useDeferredValue, useEffect, useMemo, useRef, useState } from 'react';
 import { Platform, type TextInput } from 'react-native';
@@ -19,7 +19,7 @@ import { SpaceCard } from '@/features/spaces';
 import { DueRow, LowRow } from '@/features/stock';
 import { Answer } from './Answer';
 import { EarlyResults } from './EarlyResults';
-import { FoundRow, idOf } from './FoundRow';
+import { FoundRow } from './FoundRow';
 import { NothingFound } from './NothingFound';
 
 const SHOWN = 5;
@@ -112,10 +112,10 @@ const Results = memo(function Results({
   const { gtMd } = useMedia();
   const found = useHousehold(({ store }) => withoutDoubles(store.finder.find(query, MOST_FOUND)));
   const listed = useDeferredValue(found);
-  const first = found.find((one) => idOf(one) === chosen) ?? found[0];
+  const first = found.find((one) => foundId(one) === chosen) ?? found[0];
   if (!first) return <NothingFound query={query} />;
   const rows = <OtherAnswers found={listed} first={first} keepFirst={gtMd} onChoose={onChoose} />;
-  const answer = <Answer key={idOf(first)} found={first} query={query} />;
+  const answer = <Answer key={foundId(first)} found={first} query={query} />;
   return (
     <YStack {...(gtMd ? { paddingHorizontal: 16 } : {})}>
       <TwoPane
@@ -148,9 +148,14 @@ const OtherAnswers = memo(function OtherAnswers({
   return (
     <YStack borderTopWidth={1} borderColor="$borderColor">
       {found
-        .filter((one) => keepFirst || idOf(one) !== idOf(first))
+        .filter((one) => keepFirst || foundId(one) !== foundId(first))
         .map((one) => (
-          <FoundRow key={idOf(one)} found={one} selected={keepFirst && idOf(one) === idOf(first)} onChoose={onChoose} />
+          <FoundRow
+            key={foundId(one)}
+            found={one}
+            selected={keepFirst && foundId(one) === foundId(first)}
+            onChoose={onChoose}
+          />
         ))}
     </YStack>
   );

@@ -1,4 +1,4 @@
-import type { Found } from '@ours/core';
+import { foundId, type Found } from '@ours/core';
 import { memo } from 'react';
 import { useHousehold } from '@/shared/HouseholdProvider';
 import { today } from '@/shared/opContext';
@@ -7,6 +7,7 @@ import { Mark } from '@/kit/text/Mark';
 import { Plate } from '@/kit/text/Plate';
 import { dueMark, onHandWords } from '@/features/stock/words';
 import { wayTo } from '@/shared/placeWords';
+import { sameRows } from './sameRows';
 
 interface Props {
   found: Found;
@@ -14,13 +15,9 @@ interface Props {
   onChoose?: (id: string) => void;
 }
 
-/** By what an answer is told from the others. */
-export const idOf = (one: Found): string => (one.kind === 'item' ? one.item.id : one.nookId);
-
-/** Rows are never changed in place: the same rows say the same. */
 const sameAnswer = (a: Found, b: Found): boolean =>
   a.kind === 'item' && b.kind === 'item'
-    ? a.item === b.item && a.lots.length === b.lots.length && a.lots.every((lot, at) => lot === b.lots[at])
+    ? a.item === b.item && sameRows(a.lots, b.lots)
     : a.kind === 'nook' && b.kind === 'nook' && a.nookId === b.nookId;
 
 /** One more answer, as a line. Most answers to one letter more are those to the letters before: they are not drawn anew. */
@@ -32,7 +29,7 @@ export const FoundRow = memo(
 function Row({ found, selected = false, onChoose }: Props) {
   const nookId = found.kind === 'nook' ? found.nookId : found.lots[0]?.nookId;
   const place = useHousehold(({ state }) => (nookId === undefined ? null : wayTo(state, nookId)));
-  const press = onChoose ? { onPress: () => onChoose(idOf(found)) } : {};
+  const press = onChoose ? { onPress: () => onChoose(foundId(found)) } : {};
   if (found.kind === 'nook') {
     const name = place?.bins.at(-1)?.name ?? place?.steps.at(-1) ?? '';
     return (

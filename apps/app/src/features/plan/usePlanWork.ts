@@ -2,6 +2,7 @@ import {
   BARE_SPACE_BUILD,
   clearOutState,
   groupThings,
+  inNewGroups,
   lotsWithin,
   planProblem,
   type HouseholdState,
@@ -95,7 +96,7 @@ export function usePlanWork(space: SpaceRow) {
   const solve = (seed = plan?.seed ?? 1): void => {
     const fill = wishes.fillWith;
     const groups = fill === null ? groupsToHouse(state, space, wishes.groupBy, wishes.shelfId) : [];
-    const locked = plan?.placed.filter((bin) => bin.locked) ?? [];
+    const locked = inNewGroups(plan?.placed.filter((bin) => bin.locked) ?? [], groups);
     const built = planProblem(state, space.id, {
       ...wishes,
       family: fill === null ? wishes.family : null,
