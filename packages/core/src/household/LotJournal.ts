@@ -1,5 +1,5 @@
 import type { LotBalance } from './registry';
-import { continueLedger, type LedgerEvent } from './ledger';
+import { bookOfLot, continueLedger, NOTHING_YET, type LedgerEvent } from './ledger';
 
 /** What is known of a lot's history: a balance, and all that happened since, in any order. */
 export interface LotHistory {
@@ -7,7 +7,6 @@ export interface LotHistory {
   events: readonly LedgerEvent[];
 }
 
-const EMPTY: LotBalance = { quantityThousandths: 0, pleaseCount: false, countedAt: null, lastAt: null };
 /** Events kept of one lot; older ones are folded into its base. More than anybody takes back. */
 const MOST_KEPT = 400;
 
@@ -31,7 +30,7 @@ export class LotJournal {
   history(lotId: string, numbered: LotBalance | null, waiting: readonly LedgerEvent[]): LotHistory {
     const known = this.lots.get(lotId);
     if (known) return { base: known.base, events: [...known.settled, ...waiting] };
-    return { base: numbered ?? EMPTY, events: waiting };
+    return { base: numbered ?? NOTHING_YET, events: waiting };
   }
 
   /**
@@ -44,7 +43,7 @@ export class LotJournal {
   settle(lotId: string, before: LotBalance | null, after: LotBalance, done: readonly LedgerEvent[]): void {
     const known = this.lots.get(lotId);
     if (!known && done.length === 0) return;
-    const base = known?.base ?? before ?? EMPTY;
+    const base = known?.base ?? before ?? NOTHING_YET;
     const settled = [...(known?.settled ?? []), ...done];
     if (!isSame(continueLedger(base, settled), after)) {
       this.lots.delete(lotId);
@@ -64,6 +63,7 @@ export class LotJournal {
 function isSame(a: LotBalance, b: LotBalance): boolean {
   return (
     a.quantityThousandths === b.quantityThousandths &&
+    bookOfLot(a) === bookOfLot(b) &&
     a.pleaseCount === b.pleaseCount &&
     a.countedAt?.id === b.countedAt?.id &&
     a.lastAt?.id === b.lastAt?.id

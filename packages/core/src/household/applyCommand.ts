@@ -5,6 +5,7 @@ import type { Command, Op, Refusal } from './command';
 import { rulesOf } from './entityRules';
 import { mayWrite, type Actor } from '../definition';
 import { Refused, refuse } from './refuse';
+import { continueUse, useIdOf } from './useRows';
 import {
   definitionOf,
   hasCode,
@@ -151,6 +152,7 @@ function applyEvent(work: Working, event: LedgerEvent): void {
   }
   if (event.voids !== null) checkVoided(work, event, event.voids);
   work.events.set(event.id, event);
+  work.put('use', continueUse(work.get('use', useIdOf(lot.itemId)), lot.itemId, lot, event));
   work.put('lot', { ...lot, ...balanceAfter(work, lot, event) });
 }
 

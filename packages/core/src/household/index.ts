@@ -6,7 +6,15 @@ export { applyCommand } from './applyCommand';
 export type { Command, Op, Refusal } from './command';
 export { type Touched, touchedBy } from './touchedBy';
 export { invertCommand } from './invertCommand';
-export { foldLedger, isInOrder, LEDGER_EVENT_KINDS, type LedgerEvent, type LedgerEventKind } from './ledger';
+export { continueUse, rebuildUse, refoldUse, useIdOf } from './useRows';
+export {
+  foldLedger,
+  isInOrder,
+  LEDGER_EVENT_KINDS,
+  type LedgerEvent,
+  type LedgerEventKind,
+  type UndoneEvent,
+} from './ledger';
 export { opsElsewhere } from './opsElsewhere';
 export {
   type AnyRow,
@@ -60,6 +68,7 @@ export {
   type SpaceRow,
   type TaggedRow,
   type Textile,
+  type UseRow,
   type Verdict,
   type VerdictRow,
   VERDICTS,

@@ -1,9 +1,7 @@
-import { continueLedger, type LedgerEvent } from './ledger';
+import { bookOfLot, continueLedger, NOTHING_YET, type LedgerEvent, type UndoneEvent } from './ledger';
 import type { RowReader } from './applyCommand';
 import type { Command, Op } from './command';
-import { definitionOf, type AnyRow, type LotBalance } from './registry';
-
-const EMPTY = () => definitionOf('lot').derived!.start as unknown as LotBalance;
+import type { AnyRow, LotBalance } from './registry';
 
 /**
  * The command that takes another one back: created rows are retired, changed fields get their former values, ledger
@@ -26,11 +24,14 @@ export function invertCommand(
   const inverse: Op[] = [];
   for (const op of command.ops) {
     if (op.op === 'event') {
-      const balance = balances.get(op.event.lotId) ?? before.get('lot', op.event.lotId) ?? EMPTY();
+      const balance = balances.get(op.event.lotId) ?? before.get('lot', op.event.lotId) ?? NOTHING_YET;
       const after = continueLedger(balance, [op.event]);
       balances.set(op.event.lotId, after);
       const quantityThousandths = balance.quantityThousandths - after.quantityThousandths;
-      inverse.push({ op: 'event', event: voidingEvent(op.event, quantityThousandths, context) });
+      inverse.push({
+        op: 'event',
+        event: { ...voidingEvent(op.event, quantityThousandths, context), undone: undoneBy(op.event, balance) },
+      });
     } else if (op.op === 'create') {
       made.add(op.id);
       if (!withEvents.has(op.id)) inverse.push({ op: 'retire', entity: op.entity, id: op.id });
@@ -51,6 +52,14 @@ export function invertCommand(
     undoes: command.id,
     ops: inverse.reverse(),
   };
+}
+
+/** What taking this event back takes back: taking back a taking-back puts the first event in force again. */
+function undoneBy(event: LedgerEvent, before: LotBalance): UndoneEvent | null {
+  if (event.kind === 'voided') return event.undone ? { ...event.undone, again: !event.undone.again } : null;
+  const { kind, quantityThousandths, occurredAt, reason } = event;
+  const bookThousandths = kind === 'counted' ? bookOfLot(before) : null;
+  return { kind, quantityThousandths, occurredAt, reason, bookThousandths, again: false };
 }
 
 const voidingEvent = (

@@ -12,6 +12,7 @@ import { space } from '../spaces/space.entity';
 import { item } from '../stock/item.entity';
 import { line } from '../stock/line.entity';
 import { lot } from '../stock/lot.entity';
+import { use } from '../use/use.entity';
 import { type EntityDefinition, referencesIn, type AnyField, type FieldsIn, type Reference } from '../definition';
 import { household } from './household.entity';
 import { person } from './person.entity';
@@ -31,6 +32,7 @@ export const ENTITIES = {
   plan,
   clear_out: clearOut,
   verdict,
+  use,
 };
 type Entities = typeof ENTITIES;
 /** The name of a kind of row. */
@@ -143,6 +145,8 @@ export type PlanRow = RowOf['plan'];
 export type ClearOutRow = RowOf['clear_out'];
 /** What was decided about one lot while sorting. */
 export type VerdictRow = RowOf['verdict'];
+/** How an item was put in and used: see `use`. */
+export type UseRow = RowOf['use'];
 /** How much of a lot there is, and up to which event that is known. */
 export type LotBalance = DerivedOf<Entities['lot']>;
 

@@ -14,6 +14,7 @@ import {
   yesNo,
   type Holds,
 } from '../definition';
+import { LARGEST_QUANTITY_THOUSANDTHS } from '../base';
 
 const packSize = record({
   /** In thousandths of `unit`. */
@@ -51,12 +52,14 @@ export const lot = defineEntity('lot', {
   derived: {
     fields: {
       quantityThousandths: quantity(),
+      /** The same, not cut at 0: what was taken beyond it is missing here. */
+      bookThousandths: added(orNull(quantity(-LARGEST_QUANTITY_THOUSANDTHS))),
       /** More was taken than was known; the number needs a look. */
       pleaseCount: yesNo,
       countedAt: orNull(eventKey),
       lastAt: orNull(eventKey),
     },
-    start: { quantityThousandths: 0, pleaseCount: false, countedAt: null, lastAt: null },
+    start: { quantityThousandths: 0, bookThousandths: 0, pleaseCount: false, countedAt: null, lastAt: null },
   },
   retire: 'when_empty',
   writtenBy: 'member',

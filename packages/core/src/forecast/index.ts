@@ -1,0 +1,19 @@
+export { type EstimateOptions, estimateUse, type UseEstimate, type UsePrior, USUAL_PRIOR } from './estimateUse';
+export {
+  chanceToLast,
+  daysAhead,
+  type DaysAhead,
+  enoughFor,
+  FARTHEST_DAYS,
+  GUESS_BELOW,
+  isGuess,
+  type Keeping,
+  runOutDay,
+  usableIn,
+  usedAtMost,
+  useIn,
+  usualDays,
+  wantsCount,
+} from './runOut';
+export type { Presence } from './useDays';
+export { type DatedUnits, expectedLoss, lostAtPace } from './waste';

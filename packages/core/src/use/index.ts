@@ -1,0 +1,22 @@
+export { readDigest, writeDigest } from './digestText';
+export { dayNumberOf, effectOf, type EventContext, noteEvent, noteLot, type UseEvent } from './noteUse';
+export {
+  BLOCK_DAYS,
+  BLOCKS,
+  blockOf,
+  bookOf,
+  carryOn,
+  copyOfDigest,
+  COUNTS,
+  emptyDigest,
+  firstDayOf,
+  GAP,
+  IN,
+  netOf,
+  OTHER,
+  USED,
+  type UseCell,
+  type UseDigest,
+  type UseSeries,
+  WINDOW_DAYS,
+} from './useDigest';
