@@ -5,6 +5,7 @@ import {
   newBinCode,
   newShelfCode,
   newSpaceCode,
+  rebuildUse,
   type BinFields,
   type BinLook,
   type CivilDate,
@@ -90,6 +91,7 @@ class DemoBuilder {
     this.strayAway();
     this.openSome();
     this.addContainers();
+    this.addUse();
     return { name: 'Ferry house', rows: this.rows, events: this.events };
   }
 
@@ -305,6 +307,17 @@ class DemoBuilder {
       if (entity === 'item' && TRAITS[row.name])
         row.traits = { weightGrams: null, volumeMl: null, textile: null, groups: {}, ...TRAITS[row.name] };
     }
+  }
+
+  /** How each thing was used, as the server keeps it up. */
+  private addUse(): void {
+    const byLot = new Map<string, LedgerEvent[]>();
+    for (const event of this.events) byLot.set(event.lotId, [...(byLot.get(event.lotId) ?? []), event]);
+    const byItem = new Map<string, LedgerEvent[][]>();
+    for (const tagged of this.rows)
+      if (tagged.entity === 'lot')
+        byItem.set(tagged.row.itemId, [...(byItem.get(tagged.row.itemId) ?? []), byLot.get(tagged.row.id) ?? []]);
+    for (const [itemId, histories] of byItem) this.rows.push({ entity: 'use', row: rebuildUse(itemId, histories) });
   }
 
   /** What keeps only some days once open has one open packet. */

@@ -15,7 +15,19 @@ import { textSchema } from './schemaOf';
 
 const ENTITY_KINDS = entityKinds();
 const quantity = Joi.number().integer().min(0).max(LARGEST_QUANTITY_THOUSANDTHS);
+/** A book is the sum of many events. */
+const MOST_BOOK = Number.MAX_SAFE_INTEGER;
 const signed = Joi.number().integer().min(-LARGEST_QUANTITY_THOUSANDTHS).max(LARGEST_QUANTITY_THOUSANDTHS);
+
+/** What a device says of what it takes back. Nothing is decided by it: the server has the event itself. */
+const undoneEvent = Joi.object({
+  kind: Joi.valid(...LEDGER_EVENT_KINDS.filter((kind) => kind !== 'voided')).required(),
+  quantityThousandths: quantity.required(),
+  occurredAt: instant.required(),
+  reason: textSchema(0, 200).allow(null).required(),
+  bookThousandths: Joi.number().integer().min(-MOST_BOOK).max(MOST_BOOK).allow(null).required(),
+  again: Joi.boolean().required(),
+});
 
 const ledgerEvent = Joi.object({
   id: uuid.required(),
@@ -29,6 +41,7 @@ const ledgerEvent = Joi.object({
   occurredAt: instant.required(),
   reason: textSchema(0, 200).allow(null).required(),
   voids: Joi.when('kind', { is: 'voided', then: uuid.required(), otherwise: Joi.valid(null).required() }),
+  undone: Joi.when('kind', { is: 'voided', then: undoneEvent.allow(null), otherwise: Joi.valid(null) }),
 });
 
 const changing = (op: 'create' | 'change', entity: EntityKind): Joi.ObjectSchema =>

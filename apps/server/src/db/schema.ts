@@ -19,6 +19,7 @@ export const container = tableOf('container');
 export const plan = tableOf('plan');
 export const clearOut = tableOf('clear_out');
 export const verdict = tableOf('verdict');
+export const use = tableOf('use');
 
 export const account = pgTable(
   'account',

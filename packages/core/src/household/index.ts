@@ -11,6 +11,7 @@ export {
   foldLedger,
   isInOrder,
   LEDGER_EVENT_KINDS,
+  NOTHING_YET,
   type LedgerEvent,
   type LedgerEventKind,
   type UndoneEvent,

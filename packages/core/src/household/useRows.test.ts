@@ -89,7 +89,8 @@ describe('the use digest: anchors, computed by a second program from the descrip
       ...(day % 14 === 0 ? [event('put_in', day, 28_000)] : []),
     ]).flat();
     const counted = Array.from({ length: 100 }, (_, week) => event('counted', week * 7, 5000));
-    const bytes = (events: readonly LedgerEvent[]): number => Buffer.from(writeDigest(digestOf(events)), 'base64').length;
+    const bytes = (events: readonly LedgerEvent[]): number =>
+      Buffer.from(writeDigest(digestOf(events)), 'base64').length;
     expect(bytes(daily)).toBeLessThanOrEqual(460);
     expect(bytes([...daily, ...counted])).toBeLessThanOrEqual(540);
   });

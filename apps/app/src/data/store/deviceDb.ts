@@ -70,7 +70,8 @@ const isAside = ({ entity, row }: TaggedRow): boolean => row.retired && (entity 
 type RowStore = 'rows' | 'aside';
 type RowKeys = [string, string];
 /** Every key of one kind of rows: a list comes after every text. */
-const allLots = (): IDBKeyRange => IDBKeyRange.bound(['lot'], ['lot', []]);
+const allOf = (kind: 'lot' | 'use'): IDBKeyRange => IDBKeyRange.bound([kind], [kind, []]);
+const allLots = (): IDBKeyRange => allOf('lot');
 
 /** Reads rows some at a time, so that what the person does comes in between. */
 async function readInParts(
@@ -94,9 +95,11 @@ async function readInParts(
 export const readAside = (db: DeviceDb, take: (rows: TaggedRow[]) => void): Promise<void> =>
   readInParts(db, { store: 'aside', range: null, atOnce: ASIDE_AT_ONCE, between: untilIdle }, take);
 
-/** Reads all lots that are not set aside; somebody waits for them. */
-export const readLots = (db: DeviceDb, take: (rows: TaggedRow[]) => void): Promise<void> =>
-  readInParts(db, { store: 'rows', range: allLots(), atOnce: LOTS_AT_ONCE, between: aMoment }, take);
+/** Reads all lots that are not set aside, and how things were used; somebody waits for them. */
+export async function readLots(db: DeviceDb, take: (rows: TaggedRow[]) => void): Promise<void> {
+  for (const kind of ['lot', 'use'] as const)
+    await readInParts(db, { store: 'rows', range: allOf(kind), atOnce: LOTS_AT_ONCE, between: aMoment }, take);
+}
 
 /** The rows that belong to some items: their lots, and what else names an item. */
 export async function readLotsOf(db: DeviceDb, itemIds: readonly string[]): Promise<TaggedRow[]> {
@@ -135,7 +138,7 @@ export interface StoredHousehold {
   position: Position;
   device: string;
   clockOffsetMs: number;
-  /** The home has more lots than were to be read at once: none is among the rows. */
+  /** The home has more lots than were to be read at once: none is among the rows, nor how things were used. */
   lotsFollow: boolean;
 }
 
@@ -144,19 +147,21 @@ export async function readStored(db: DeviceDb, lotsAtOnce = Infinity): Promise<S
   const tx = db.transaction(['rows', 'queue', 'meta']);
   const meta = tx.objectStore('meta');
   const stored = tx.objectStore('rows');
-  const lots = allLots();
+  const [lots, uses] = [allLots(), allOf('use')];
   const lotsFollow = (await stored.count(lots)) > lotsAtOnce;
-  const [before, between, after, queue, position, device, offset] = await Promise.all([
+  const [before, between, then, used, after, queue, position, device, offset] = await Promise.all([
     stored.getAll(IDBKeyRange.upperBound(lots.lower, true)),
     lotsFollow ? [] : stored.getAll(lots),
-    stored.getAll(IDBKeyRange.lowerBound(lots.upper, true)),
+    stored.getAll(IDBKeyRange.bound(lots.upper, uses.lower, true, true)),
+    lotsFollow ? [] : stored.getAll(uses),
+    stored.getAll(IDBKeyRange.lowerBound(uses.upper, true)),
     tx.objectStore('queue').getAll(),
     meta.get('position'),
     meta.get('device'),
     meta.get('clockOffsetMs'),
   ]);
   return {
-    rows: [...before, ...between, ...after],
+    rows: [...before, ...between, ...then, ...used, ...after],
     queue,
     position: (position as Position | undefined) ?? START,
     device: device as string,

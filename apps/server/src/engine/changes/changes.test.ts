@@ -102,6 +102,7 @@ describe('the change feed', () => {
     // Fields that came later and were left out are empty.
     expect(lot).toEqual({
       ...home.lot,
+      bookThousandths: 2500,
       thawedOn: null,
       madeOn: null,
       madeKind: null,

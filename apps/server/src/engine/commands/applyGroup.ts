@@ -6,10 +6,16 @@ import {
   foldLedger,
   invertCommand,
   isInOrder,
+  NOTHING_YET,
+  refoldUse,
+  useIdOf,
+  continueUse,
   touchedBy,
   type Command,
   type LedgerEvent,
+  type LotRow,
   type TaggedRow,
+  type UseRow,
 } from '@ours/core';
 import type { GroupState } from './groupReads';
 import type { GroupOutcome, LogEntry } from './groupWrites';
@@ -115,23 +121,76 @@ async function withLedger(
 ): Promise<TaggedRow[]> {
   const events = command.ops.flatMap((op) => (op.op === 'event' ? [op.event] : []));
   const late = lotsOutOfOrder(state, events);
+  const movedLots = lotsOfOtherItems(state, command);
+  for (const lotId of movedLots) late.add(lotId);
   const unread = [...late].filter((lotId) => !state.histories.has(lotId));
   if (unread.length > 0) {
     await ports.needHistories(unread);
     // What this group has already done to these lots is not in the database yet.
     for (const event of outcome.events) if (unread.includes(event.lotId)) state.histories.get(event.lotId)!.push(event);
   }
+  const uses = usesAfter(state, changed, events, late);
   for (const event of events) {
     state.events.set(event.id, event);
     state.histories.get(event.lotId)?.push(event);
     outcome.events.push({ ...event, commandId: command.id });
   }
-  return changed.map((tagged) =>
-    tagged.entity === 'lot' && late.has(tagged.row.id)
-      ? { entity: 'lot', row: { ...tagged.row, ...foldLedger(state.histories.get(tagged.row.id)!) } }
-      : tagged,
-  );
+  const rows = changed
+    .filter(({ entity }) => entity !== 'use')
+    .map((tagged): TaggedRow =>
+      tagged.entity === 'lot' && late.has(tagged.row.id)
+        ? { entity: 'lot', row: { ...tagged.row, ...foldLedger(state.histories.get(tagged.row.id)!) } }
+        : tagged,
+    );
+  return [...rows, ...uses.map((row): TaggedRow => ({ entity: 'use', row: { ...row, seq: outcome.seq } }))];
 }
+
+/**
+ * The rows of use that a command changes. Of lots whose events come in order the rows alone say enough; of the others what the
+ * lot told so far is taken out and what it tells now put in.
+ * @param late lots out of order; their histories are read, without this command's events
+ */
+function usesAfter(
+  state: GroupState,
+  changed: readonly TaggedRow[],
+  events: readonly LedgerEvent[],
+  late: ReadonlySet<string>,
+): UseRow[] {
+  const uses = new Map<string, UseRow>();
+  const known = (itemId: string): UseRow | undefined => uses.get(itemId) ?? state.get('use', useIdOf(itemId));
+  const after = new Map(
+    changed.flatMap((tagged) => (tagged.entity === 'lot' ? [[tagged.row.id, tagged.row] as const] : [])),
+  );
+  for (const event of events) {
+    if (late.has(event.lotId)) continue;
+    const lot = state.get('lot', event.lotId) ?? { ...after.get(event.lotId)!, ...NOTHING_YET };
+    uses.set(lot.itemId, continueUse(known(lot.itemId), lot.itemId, lot, event));
+  }
+  for (const lotId of late) {
+    const lot: LotRow | undefined = after.get(lotId);
+    if (!lot) continue;
+    const before = state.histories.get(lotId)!;
+    const now = [...before, ...events.filter((event) => event.lotId === lotId)];
+    const itemBefore = state.get('lot', lotId)?.itemId ?? lot.itemId;
+    if (itemBefore === lot.itemId) uses.set(lot.itemId, refoldUse(known(lot.itemId), lot.itemId, before, now));
+    else {
+      uses.set(itemBefore, refoldUse(known(itemBefore), itemBefore, before, []));
+      uses.set(lot.itemId, refoldUse(known(lot.itemId), lot.itemId, [], now));
+    }
+  }
+  return [...uses.values()];
+}
+
+/** Lots that a command makes lots of another item: their history goes with them. */
+const lotsOfOtherItems = (state: GroupState, { ops }: Command): string[] =>
+  ops.flatMap((op) =>
+    op.op === 'change' &&
+    op.entity === 'lot' &&
+    op.fields.itemId !== undefined &&
+    op.fields.itemId !== state.get('lot', op.id)?.itemId
+      ? [op.id]
+      : [],
+  );
 
 function lotsOutOfOrder(state: GroupState, events: readonly LedgerEvent[]): Set<string> {
   const seen = new Set<string>();

@@ -127,6 +127,7 @@ export function readGroup(
   for (const [entity, ids] of needs.retired) addContents(sql, entity, ids);
   for (const [entity, ids] of needs.chains) addChain(sql, entity, ids);
   addAlike(sql, needs);
+  addUses(sql, needs);
   if (needs.events.size > 0) {
     sql.add(part('=event', EVENT_COLUMNS, 'ledger_event', `id = any(${sql.uuids(needs.events)})`));
   }
@@ -201,6 +202,15 @@ function addChain(sql: SqlParts, entity: EntityKind, ids: Iterable<string>): voi
          (select id, ${column} as up from "${entity}" where household_id = $1 and ${on} offset 0) b)
      select id from chain)`;
   sql.add(rowsPart(entity, `id = any(${chain('id = chain.up')} || ${chain(`${column} = chain.id and not retired`)})`));
+}
+
+/** The rows of use of the items whose lots get events. Their ids are made from the items' (`useIdOf`). */
+function addUses(sql: SqlParts, needs: Needs): void {
+  if (!needs.follow.has('lot')) return;
+  const items = `${sql.uuids(needs.uses)} || array(select item_id from lot where household_id = $1 and id = any(${sql.uuids(needs.ids.get('lot') ?? [])}))`;
+  sql.add(
+    rowsPart('use', `id = any(array(select overlay(i::text placing '8' from 15 for 1)::uuid from unnest(${items}) i))`),
+  );
 }
 
 /** Nooks whose codes read like one that is given out or comes back. */

@@ -28,6 +28,8 @@ export interface Needs {
   events: Set<string>;
   /** Lots whose whole history is needed. */
   histories: Set<string>;
+  /** Items whose rows of use are looked at, beside those of the lots that get events. */
+  uses: Set<string>;
   /** Commands: themselves and those they take back. */
   commands: Set<string>;
 }
@@ -52,6 +54,7 @@ export function needsOf(householdId: string, commands: readonly Command[]): Need
     chains: new Map(),
     events: new Set(),
     histories: new Set(),
+    uses: new Set(),
     commands: new Set(),
   };
   for (const { id, undoes, ops } of commands) {
@@ -85,6 +88,14 @@ function addNeeds(needs: Needs, householdId: string, op: Op): void {
     if (selfRefOf(entity)) add(needs.chains, entity, id);
   }
   if (op.op !== 'create' && op.op !== 'change') return;
+  if (entity === 'lot' && op.fields.itemId !== undefined) {
+    needs.uses.add(op.fields.itemId);
+    // A lot that becomes one of another item takes its history along.
+    if (op.op === 'change') {
+      needs.follow.add('lot');
+      needs.histories.add(id);
+    }
+  }
   for (const { to, id: target } of referencesOf(entity, op.fields)) {
     for (const kind of to as EntityKind[]) add(needs.ids, kind, target);
   }
