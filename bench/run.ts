@@ -9,6 +9,7 @@ import { benchDeviceQueue } from './deviceQueue';
 import { benchFind } from './find';
 import { benchFit } from './fit';
 import { benchFitCounts } from './fitCounts';
+import { benchForecast, benchOutlookTime } from './forecast';
 import { benchReader } from './reader';
 
 process.stdout.write(`Node.js ${process.version}, ${new Date().toISOString().slice(0, 10)}\n`);
@@ -16,6 +17,8 @@ benchFind();
 benchReader();
 benchFitCounts();
 benchDevice();
+benchForecast();
+benchOutlookTime();
 await benchFit();
 await benchCommands();
 await benchDeviceQueue();

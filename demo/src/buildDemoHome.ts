@@ -10,6 +10,7 @@ import {
   type BinLook,
   type CivilDate,
   type ItemFields,
+  type ItemRow,
   type LedgerEvent,
   type LotFields,
   type LotRow,
@@ -18,6 +19,7 @@ import {
 } from '@ours/core';
 import { INNER_BINS, PEOPLE, SPACES, STRAYED, type CatalogueShelf, type CatalogueSpace } from './catalogue';
 import { CONTAINERS, STANDS_IN, TRAITS } from './containers';
+import { aisleOf, packsOf, restockWayOf, SECOND_PLACES, SHOPS } from './shopping';
 import { seededRandom, seededUuid } from './seededRandom';
 import { simulateUse, SIMULATED_DAYS, type UsedItem } from './simulateUse';
 
@@ -63,6 +65,13 @@ class DemoBuilder {
   private readonly rows: TaggedRow[] = [];
   private readonly events: LedgerEvent[] = [];
   private readonly used: UsedItem[] = [];
+  private readonly second: {
+    name: string;
+    nookId: string;
+    packSize: LotFields['packSize'];
+    thousandths: number;
+    keeps: number;
+  }[] = [];
   private readonly shapes = new Set<string>();
   private readonly nookByName = new Map<string, string>();
   private readonly shelfOfBin = new Map<string, { shelfId: string; code: string; depth: number }>();
@@ -88,10 +97,12 @@ class DemoBuilder {
     }
     INNER_BINS.forEach(([outer, inner]) => this.addBin(inner, this.nookByName.get(outer)!, 0));
     this.simulate();
+    this.addSecondPlaces();
     this.strayAway();
     this.openSome();
     this.addContainers();
     this.addUse();
+    this.addShops();
     return { name: 'Ferry house', rows: this.rows, events: this.events };
   }
 
@@ -207,18 +218,26 @@ class DemoBuilder {
         const found = marks.find((mark) => new RegExp(`^${letter}\\d+$`).test(mark));
         return found === undefined ? null : Number(found.slice(1));
       };
+      const [amount, sizeUnit] = size.split(' ');
+      const packSize = amount && sizeUnit ? { amountThousandths: thousandths(amount), unit: sizeUnit } : null;
+      if (SECOND_PLACES[name]) {
+        this.second.push({ name, nookId, packSize, thousandths: thousandths(count), keeps: Number(keeps) });
+        continue;
+      }
       const fields: ItemFields = {
         name,
-        category: '',
+        category: Number(rate) > 0 ? aisleOf(name) : '',
         unit,
         synonyms: marks.filter((mark) => mark.startsWith('=')).map((mark) => mark.slice(1)),
         tags: marks.filter((mark) => mark.startsWith('#')).map((mark) => mark.slice(1)),
         lowAtThousandths: low === '' ? null : thousandths(low),
         openedDays: numberAfter('o'),
         freezerMonths: numberAfter('f'),
+        restock: restockWayOf(name),
+        packs: packsOf(name, unit, Number(rate) > 0),
+        keepDays: keeps === '' ? null : Number(keeps),
       };
       const id = this.add('item', fields);
-      const [amount, sizeUnit] = size.split(' ');
       this.used.push({
         id,
         fields,
@@ -227,7 +246,7 @@ class DemoBuilder {
         wantedThousandths: thousandths(count),
         keepsDays: keeps === '' ? null : Number(keeps),
         usedPerMonth: Number(rate),
-        packSize: amount && sizeUnit ? { amountThousandths: thousandths(amount), unit: sizeUnit } : null,
+        packSize,
       });
     }
   }
@@ -242,6 +261,39 @@ class DemoBuilder {
           lot.fields,
           events.filter((event) => event.lotId === lot.id),
         );
+    }
+  }
+
+  /** Things that lie in two places: one to take from, one in reserve. */
+  private addSecondPlaces(): void {
+    for (const { name, nookId, packSize, thousandths: count, keeps } of this.second) {
+      const { of, reserve, least, full } = SECOND_PLACES[name]!;
+      const main = this.used.find(({ fields }) => fields.name === of)!;
+      const front = reserve ? main.nookId : nookId;
+      const item = this.rows.find(({ row }) => row.id === main.id)!.row as ItemRow;
+      item.front = { nookId: front, leastThousandths: least * 1000, fullThousandths: full * 1000 };
+      const amount = reserve ? count : least * 1000;
+      if (amount === 0) continue;
+      const day = addDays(this.today, -9);
+      const atMs = Date.parse(`${day}T10:00:00.000Z`) + this.serial;
+      const [id, eventId] = [this.newId(atMs), this.newId(atMs)];
+      const occurredAt = new Date(atMs).toISOString();
+      const put: LedgerEvent = {
+        id: eventId,
+        lotId: id,
+        kind: 'put_in',
+        quantityThousandths: amount,
+        occurredAt,
+        reason: null,
+        voids: null,
+      };
+      this.events.push(put);
+      const frozenOn = main.frozen ? day : null;
+      const dates = {
+        expiresOn: frozenOn ? null : addDays(this.today, keeps),
+        dateKind: frozenOn ? null : ('best_before' as const),
+      };
+      this.addLot(id, { itemId: main.id, nookId, packSize, ...dates, openedOn: null, frozenOn, note: '' }, [put]);
     }
   }
 
@@ -309,6 +361,11 @@ class DemoBuilder {
     }
   }
 
+  private addShops(): void {
+    for (const [sort, { aisles, ...shop }] of SHOPS.entries())
+      this.add('shop', { ...shop, aisles: [...aisles], startsOn: addDays(this.today, -SIMULATED_DAYS), sort });
+  }
+
   /** How each thing was used, as the server keeps it up. */
   private addUse(): void {
     const byLot = new Map<string, LedgerEvent[]>();
@@ -323,8 +380,8 @@ class DemoBuilder {
   /** What keeps only some days once open has one open packet. */
   private openSome(): void {
     for (const { fields, usedPerMonth } of this.used.filter(({ fields: { openedDays } }) => openedDays !== null)) {
-      const lot = this.lotsOf(fields.name)[0];
-      if (!lot || this.random.next() < 0.35) continue;
+      const lot = this.lotsOf(fields.name).find(({ quantityThousandths }) => quantityThousandths <= 1000);
+      if (!lot || this.random.next() < 0.2) continue;
       const sinceOpened = Math.min(
         Math.round(this.random.next() * Math.min(fields.openedDays! * 1.1, 30 / Math.max(usedPerMonth, 0.3))),
         SIMULATED_DAYS,

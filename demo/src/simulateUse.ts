@@ -1,4 +1,12 @@
-import { addDays, effectiveDue, type CivilDate, type ItemFields, type LedgerEvent, type LotFields } from '@ours/core';
+import {
+  addDays,
+  effectiveDue,
+  weekday,
+  type CivilDate,
+  type ItemFields,
+  type LedgerEvent,
+  type LotFields,
+} from '@ours/core';
 import type { SeededRandom } from './seededRandom';
 
 export interface UsedItem {
@@ -24,6 +32,9 @@ export interface Simulated {
 const DAYS_PER_MONTH = 30.4;
 export const SIMULATED_DAYS = 548;
 const SATURDAY = 6;
+/** A home that shops once a week looks ahead as far. */
+const DAYS_AHEAD = 8;
+const FRESH_DAYS = 45;
 const NEVER: CivilDate = '9999-12-31';
 /** How often someone takes from the front instead of the oldest. */
 const OUT_OF_TURN = 0.45;
@@ -85,7 +96,7 @@ export function simulateUse(
   if (item.usedPerMonth <= 0) return { lots, events };
   for (let ago = SIMULATED_DAYS - 1; ago >= 1; ago--) {
     const day = addDays(today, -ago);
-    const isWeekend = ago % 7 === SATURDAY || ago % 7 === 0;
+    const isWeekend = [0, SATURDAY].includes(weekday(day));
     let wanted = random.poisson(stepsPerDay * (isWeekend ? 1.5 : 0.8)) * step;
     const inHand = random.next() < OUT_OF_TURN ? [...active].reverse() : active;
     for (const lot of inHand) {
@@ -102,8 +113,15 @@ export function simulateUse(
     }
     active = active.filter((lot) => lot.left > 0);
     const low = item.fields.lowAtThousandths ?? step;
-    if (ago % 7 === SATURDAY && ago > 5 && onHand() <= low && random.next() < 0.8) {
-      const target = Math.max(item.wantedThousandths, low + step);
+    const soonUsed = stepsPerDay * DAYS_AHEAD * step;
+    // What spoils is looked at each week; of what keeps, the mark is seen, or not.
+    const fresh = item.keepsDays !== null && item.keepsDays < FRESH_DAYS;
+    const signal = low + (fresh ? 0.7 * soonUsed : 0);
+    if (weekday(day) === SATURDAY && onHand() <= signal && random.next() < (fresh ? 0.95 : 0.78)) {
+      const wantedNow = Math.max(item.wantedThousandths, low + step, low + Math.ceil((1.6 * soonUsed) / step) * step);
+      // Nobody fills the refrigerator with what keeps three days.
+      const keeps = item.keepsDays === null || item.frozen ? Infinity : stepsPerDay * step * item.keepsDays * 1.3;
+      const target = Math.min(wantedNow, Math.max(step, Math.ceil(keeps / step) * step));
       buy(Math.max(step, Math.round((target - onHand()) / step) * step), day);
     }
     if (random.next() < 0.006) {

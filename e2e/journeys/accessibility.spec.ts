@@ -78,12 +78,43 @@ const VIEWS: [name: string, open: (page: Page, server: HomeServer) => Promise<vo
       await expect(page.getByTestId('growing-space')).toBeVisible();
     },
   ],
-  ['restock', (page) => goTo(page, 'Restock')],
+  [
+    'restock',
+    async (page) => {
+      await goTo(page, 'Restock');
+      await expect(page.getByText('Enough, don’t buy')).toBeVisible();
+    },
+  ],
+  [
+    'the shop',
+    async (page) => {
+      await page.getByRole('button', { name: /shopping$/ }).click();
+      await page.getByRole('checkbox').first().click();
+    },
+  ],
+  ['putting away', (page) => page.getByRole('button', { name: 'Put away' }).click()],
+  ['the refill round', (page) => page.getByRole('link', { name: 'Refill' }).click()],
+  [
+    'use first',
+    async (page, server) => {
+      await page.goto(`${server.url}/use-first`);
+      await expect(page.getByText(/lost at the present pace/).first()).toBeVisible();
+    },
+  ],
+  [
+    'a thing',
+    async (page) => {
+      await page.getByRole('button', { name: 'About it' }).first().click();
+      await expect(page.getByRole('button', { name: 'Change: buy' })).toBeVisible();
+    },
+  ],
   ['rounds', (page) => goTo(page, 'Rounds')],
 ];
 
 for (const colorScheme of ['light', 'dark'] as const) {
   test(`no serious findings of axe on the main views, ${colorScheme} @wide`, async ({ page, server }) => {
+    // More than twenty views, each looked through as a whole.
+    test.slow();
     await page.emulateMedia({ colorScheme });
     await page.goto(server.url);
     await expect(page.getByRole('button', { name: 'Open the demo home' })).toBeVisible();

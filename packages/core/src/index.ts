@@ -12,6 +12,7 @@ export * from './measure';
 export * from './plan';
 export * from './record';
 export * from './shelflife';
+export * from './restock';
 export * from './sort';
 export * from './spaces';
 export * from './stock';

@@ -42,6 +42,10 @@ export function refusalWords(refusal: AnyRefusal): string {
       return 'There is one already, and there can be only one.';
     case 'not_allowed':
       return 'Only an adult of this home may change that.';
+    case 'already_put_away':
+      return 'Somebody has put it away already; it is in the stock once.';
+    case 'ends_before_it_begins':
+      return `The last day, ${refusal.toOn}, is before the first, ${refusal.fromOn}.`;
     case 'unknown_event':
     case 'undoes_nothing':
       return 'There is nothing to take back: it never reached the home.';

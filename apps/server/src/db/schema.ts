@@ -20,6 +20,9 @@ export const plan = tableOf('plan');
 export const clearOut = tableOf('clear_out');
 export const verdict = tableOf('verdict');
 export const use = tableOf('use');
+export const shop = tableOf('shop');
+export const purchase = tableOf('purchase');
+export const absence = tableOf('absence');
 
 export const account = pgTable(
   'account',

@@ -1,4 +1,6 @@
-export { addDays, addMonths, type CivilDate, daysBetween, partsOf } from './civilDate';
+export { dayOfId } from './idTime';
+export { daysOfRule, EVERY_SATURDAY, isRecurrence } from './recurrence';
+export { addDays, addMonths, type CivilDate, daysBetween, partsOf, weekday } from './civilDate';
 export { convertMeasure } from './convertMeasure';
 export { foldedWords, foldText } from './foldText';
 export type { ReadingProblem } from './readingProblem';

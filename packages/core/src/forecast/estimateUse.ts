@@ -109,10 +109,9 @@ export function estimateUse(digest: UseDigest, today: number, options: EstimateO
   const memory = new Memories(assumed, older);
   for (let week = 0; week < WEEKS; week++)
     memory.live(weeks.used[week]!, weeks.exposed[week]!, older.rateAYearBefore(days.first + week * 7 + 3));
-  const { rates, weights, rate, memoryDays } = memory.now(older.rateAYearBefore(today + 10));
+  memory.look(older.rateAYearBefore(today + 10));
+  const { rate, memoryDays } = memory;
   const unevenness = memory.unevenness(prior.unevenness) * (days.fromPurchases ? FROM_PURCHASES : 1);
-  let disagreement = 0;
-  for (const [k, one] of rates.entries()) disagreement += weights[k]! * (one - rate) * (one - rate);
   const likely = days.likely ?? likelyThere(days, quantum, rate);
   return {
     quantum,
@@ -121,9 +120,9 @@ export function estimateUse(digest: UseDigest, today: number, options: EstimateO
     rate,
     memoryDays,
     unevenness,
-    disagreement,
-    weights,
-    rates,
+    disagreement: memory.disagreement(),
+    weights: [...memory.weights.subarray(0, memory.count)],
+    rates: [...memory.rates.subarray(0, memory.count)],
     daysOfUse: days.daysOfUse,
     usedSeen: days.usedSum / quantum,
     typical,
@@ -178,28 +177,34 @@ function olderOf(digest: UseDigest, days: UseDays, quantum: number): Older {
   return { blocks, rateAYearBefore };
 }
 
-/** The memories as they are at one moment. */
-interface Moment {
-  rates: number[];
-  weights: number[];
-  rate: number;
-  memoryDays: number;
-}
+/** What is kept of each memory from one week to the next, and from the middle of a week to its end. */
+const AFTER_A_WEEK = MEMORIES.map((halfLife) => powerOfTwo(-7 / halfLife));
+const AFTER_HALF_A_WEEK = MEMORIES.map((halfLife) => powerOfTwo(-3.5 / halfLife));
+const JUDGED_AFTER_A_WEEK = powerOfTwo(-7 / JUDGED_HALF_LIFE);
 
+/** Written with plain loops over arrays that are made once: it runs for every item of a home, 27 times for each. */
 class Memories {
-  private readonly uses = new Float64Array(MEMORIES.length);
-  private readonly days = new Float64Array(MEMORIES.length);
+  private readonly uses = new Float64Array(SEASON);
+  private readonly days = new Float64Array(SEASON);
   /** How well each foretold the weeks so far: log likelihoods, fading. */
-  private readonly judged = new Float64Array(MEMORIES.length + 1);
+  private readonly judged = new Float64Array(SEASON + 1);
   /** Squared errors of each over what it expected. */
-  private readonly errors = new Float64Array(MEMORIES.length);
-  private readonly expectedOf = new Float64Array(MEMORIES.length);
+  private readonly errors = new Float64Array(SEASON);
+  private readonly expectedOf = new Float64Array(SEASON);
   private expected = 0;
   private seen = 0;
   private variance = 0;
   private error = 0;
   private terms = 0;
   private judgedUnevenness = 1;
+
+  /** As of the last `look`: of each memory, and over all. */
+  readonly rates = new Float64Array(SEASON + 1);
+  readonly weights = new Float64Array(SEASON + 1);
+  /** How many of them there are: with the season or without. */
+  count: number = SEASON;
+  rate = 0;
+  memoryDays = 0;
 
   constructor(
     private readonly assumed: { uses: number; days: number },
@@ -212,61 +217,72 @@ class Memories {
       }
   }
 
-  /** @param lastYear the rate about this time last year, when it is known */
-  now(lastYear: number | null): Moment {
-    const rates: number[] = [];
-    const memoryDays: number[] = [];
-    for (const k of MEMORIES.keys()) {
-      memoryDays.push(this.assumed.days + this.days[k]!);
-      rates.push((this.assumed.uses + this.uses[k]!) / memoryDays[k]!);
+  /** Weighs the memories as they are now. @param lastYear the rate about this time last year, when it is known */
+  look(lastYear: number | null): void {
+    const { uses, days, rates, weights, judged, assumed } = this;
+    const count = lastYear === null ? SEASON : SEASON + 1;
+    let best = -Infinity;
+    for (let k = 0; k < count; k++) {
+      if (judged[k]! > best) best = judged[k]!;
+      if (k < SEASON) rates[k] = (assumed.uses + uses[k]!) / (assumed.days + days[k]!);
     }
-    if (lastYear !== null) {
-      // Half as much as the block itself is said by the recent months.
-      rates.push((lastYear * BLOCK_DAYS + (rates[1]! * BLOCK_DAYS) / 2) / (BLOCK_DAYS * 1.5));
-      memoryDays.push(SEASON_DAYS);
+    // Half as much as the block itself is said by the recent months.
+    if (lastYear !== null) rates[SEASON] = (lastYear * BLOCK_DAYS + (rates[1]! * BLOCK_DAYS) / 2) / (BLOCK_DAYS * 1.5);
+    let sum = 0;
+    for (let k = 0; k < count; k++) {
+      weights[k] = TRUST[k]! * expOf((judged[k]! - best) * SHARPNESS);
+      sum += weights[k]!;
     }
-    const best = Math.max(...this.judged.subarray(0, rates.length));
-    const raw = rates.map((_, k) => TRUST[k]! * expOf((this.judged[k]! - best) * SHARPNESS));
-    const sum = raw.reduce((total, one) => total + one, 0);
-    const weights = raw.map((one) => one / sum);
-    const mean = (of: number[]): number => of.reduce((total, one, k) => total + weights[k]! * one, 0);
-    return { rates, weights, rate: mean(rates), memoryDays: mean(memoryDays) };
+    this.rate = 0;
+    this.memoryDays = 0;
+    for (let k = 0; k < count; k++) {
+      weights[k]! /= sum;
+      this.rate += weights[k]! * rates[k]!;
+      this.memoryDays += weights[k]! * (k < SEASON ? assumed.days + days[k]! : SEASON_DAYS);
+    }
+    this.count = count;
   }
 
   /** A week passes: first what the memories foretell is judged, then they learn. */
   live(used: number, exposed: number, lastYear: number | null): void {
-    if (exposed > 0) this.judge(used, exposed, this.now(lastYear));
-    for (const [k, halfLife] of MEMORIES.entries()) {
-      this.uses[k] = this.uses[k]! * kept(7, halfLife) + used * kept(3.5, halfLife);
-      this.days[k] = this.days[k]! * kept(7, halfLife) + exposed * kept(3.5, halfLife);
+    const { uses, days } = this;
+    if (exposed > 0) {
+      this.look(lastYear);
+      this.judge(used, exposed);
+    }
+    for (let k = 0; k < SEASON; k++) {
+      uses[k] = uses[k]! * AFTER_A_WEEK[k]! + used * AFTER_HALF_A_WEEK[k]!;
+      days[k] = days[k]! * AFTER_A_WEEK[k]! + exposed * AFTER_HALF_A_WEEK[k]!;
     }
   }
 
-  private judge(used: number, exposed: number, { rates, rate, memoryDays }: Moment): void {
+  private judge(used: number, exposed: number): void {
+    const { rates, rate, count, judged, expectedOf } = this;
     const mean = rate * exposed;
     this.expected += mean;
     this.seen += used;
-    this.variance += mean * (1 + exposed / memoryDays);
-    for (const k of MEMORIES.keys()) this.expectedOf[k]! += rates[k]! * exposed;
+    this.variance += mean * (1 + exposed / this.memoryDays);
+    for (let k = 0; k < SEASON; k++) expectedOf[k]! += rates[k]! * exposed;
     if (this.expected >= LEAST_EXPECTED) this.closePool();
     // Without a season the mean of the others stands in for it: when one comes it begins as good as they are.
     for (let k = 0; k <= SEASON; k++) {
-      const own = (rates[k] ?? rate) * exposed;
-      this.judged[k] = this.judged[k]! * kept(7, JUDGED_HALF_LIFE) + (used * logOf(own) - own) / this.judgedUnevenness;
+      const own = (k < count ? rates[k]! : rate) * exposed;
+      judged[k] = judged[k]! * JUDGED_AFTER_A_WEEK + (used * logOf(own) - own) / this.judgedUnevenness;
     }
   }
 
   private closePool(): void {
-    const { seen, expected } = this;
+    const { seen, expected, errors, expectedOf } = this;
     this.error += ((seen - expected) * (seen - expected)) / this.variance;
     this.terms += 1;
-    for (const k of MEMORIES.keys()) {
-      const own = seen - this.expectedOf[k]!;
-      this.errors[k]! += (own * own) / Math.max(this.expectedOf[k]!, 0.5 * expected);
-      this.expectedOf[k] = 0;
+    let least = Infinity;
+    for (let k = 0; k < SEASON; k++) {
+      const own = seen - expectedOf[k]!;
+      errors[k]! += (own * own) / Math.max(expectedOf[k]!, 0.5 * expected);
+      expectedOf[k] = 0;
+      if (errors[k]! < least) least = errors[k]!;
     }
     const { weight, judgedAt, judgedLeast } = UNEVENNESS;
-    const least = Math.min(...this.errors);
     this.judgedUnevenness = Math.max(judgedLeast, (least + weight * judgedAt) / (this.terms + weight));
     this.expected = this.seen = this.variance = 0;
   }
@@ -276,6 +292,14 @@ class Memories {
     const { least, most, weight } = UNEVENNESS;
     const raw = (this.error + weight * assumed) / (this.terms + weight);
     return Math.min(most, Math.max(least, raw)) * (1 + 1 / (this.terms + weight));
+  }
+
+  /** How far the memories disagree, as of the last `look`. */
+  disagreement(): number {
+    let sum = 0;
+    for (let k = 0; k < this.count; k++)
+      sum += this.weights[k]! * (this.rates[k]! - this.rate) * (this.rates[k]! - this.rate);
+    return sum;
   }
 }
 

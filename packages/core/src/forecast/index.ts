@@ -15,5 +15,8 @@ export {
   usualDays,
   wantsCount,
 } from './runOut';
+export { type ComingLevel, comingStock, type PastDay, pastStock } from './course';
 export type { Presence } from './useDays';
 export { type DatedUnits, expectedLoss, lostAtPace } from './waste';
+export { estimateItem, HomeEstimates, type UsedItem } from './HomeEstimates';
+export { dayNumber, presenceOf } from './presence';

@@ -45,6 +45,9 @@ export type Refusal =
   | { kind: 'never_retired'; entity: EntityKind; id: string }
   | { kind: 'only_one'; entity: EntityKind }
   | { kind: 'not_allowed'; entity: EntityKind }
+  /** Somebody else has put it away: its amount is in the stock already. */
+  | { kind: 'already_put_away'; id: string }
+  | { kind: 'ends_before_it_begins'; fromOn: string; toOn: string }
   | { kind: 'unknown_event'; id: string }
   | { kind: 'event_of_other_lot'; id: string; lotId: string }
   /** The command to be taken back was refused or never arrived. */

@@ -12,6 +12,9 @@ import { space } from '../spaces/space.entity';
 import { item } from '../stock/item.entity';
 import { line } from '../stock/line.entity';
 import { lot } from '../stock/lot.entity';
+import { absence } from '../forecast/absence.entity';
+import { purchase } from '../restock/purchase.entity';
+import { shop } from '../restock/shop.entity';
 import { use } from '../use/use.entity';
 import { type EntityDefinition, referencesIn, type AnyField, type FieldsIn, type Reference } from '../definition';
 import { household } from './household.entity';
@@ -33,6 +36,9 @@ export const ENTITIES = {
   clear_out: clearOut,
   verdict,
   use,
+  shop,
+  purchase,
+  absence,
 };
 type Entities = typeof ENTITIES;
 /** The name of a kind of row. */
@@ -145,6 +151,12 @@ export type PlanRow = RowOf['plan'];
 export type ClearOutRow = RowOf['clear_out'];
 /** What was decided about one lot while sorting. */
 export type VerdictRow = RowOf['verdict'];
+/** Where the home buys. */
+export type ShopRow = RowOf['shop'];
+/** One line of a shopping list. */
+export type PurchaseRow = RowOf['purchase'];
+/** Days on which nobody is there, or guests are. */
+export type AbsenceRow = RowOf['absence'];
 /** How an item was put in and used: see `use`. */
 export type UseRow = RowOf['use'];
 /** How much of a lot there is, and up to which event that is known. */
@@ -165,7 +177,9 @@ export type { BinLook } from '../spaces/bin.entity';
 export type { BuildObstacle, GroupBy, SpaceBuild, SpaceKind } from '../spaces/space.entity';
 export type { ShelfAid, ShelfBuild, ShelfKind } from '../spaces/shelf.entity';
 export type { Verdict } from '../sort/clearOut.entity';
-export type { ItemTraits, Textile } from '../stock/item.entity';
+export { RESTOCK_WAYS } from '../stock/item.entity';
+export type { Front, ItemTraits, Pack, Restock, RestockWay, Textile } from '../stock/item.entity';
+export type { PurchaseState } from '../restock/purchase.entity';
 export type { DateKind, EventKey, PackSize } from '../stock/lot.entity';
 export type { PlanGroup, PlannedBin } from '../plan/plan.entity';
 export { PERSON_ROLES } from './person.entity';

@@ -7,12 +7,14 @@ import {
   longText,
   mapOf,
   mass,
+  money,
   oneOf,
   orNull,
   quantity,
   record,
   text,
   volume,
+  weakRef,
   whole,
   type Holds,
 } from '../definition';
@@ -49,6 +51,45 @@ const traits = record({
 });
 export type ItemTraits = Holds<typeof traits>;
 
+/** How an item is sold. */
+const pack = record({
+  /** Null: anywhere. */
+  shopId: orNull(weakRef('shop')),
+  /** Of the item's unit. */
+  amountThousandths: quantity(1),
+  priceMinor: orNull(money),
+});
+export type Pack = Holds<typeof pack>;
+
+/**
+ * How it is decided what is bought.
+ * - `pace`: so many that they last, by how fast it is used
+ * - `level`: up to the full amount once it is at its low mark
+ * - `pairs`: two or more whole packs, an even number of them
+ * - `full`: always up to the full amount
+ * - `never`: not by a list
+ */
+export const RESTOCK_WAYS = ['pace', 'level', 'pairs', 'full', 'never'] as const;
+export type RestockWay = (typeof RESTOCK_WAYS)[number];
+const restock = record({
+  how: oneOf(...RESTOCK_WAYS),
+  /** What is there when it is full, in the whole home. */
+  fullThousandths: orNull(quantity(1)),
+  /** What somebody says is used in a week, for the start. */
+  weeklyThousandths: orNull(quantity(1)),
+});
+export type Restock = Holds<typeof restock>;
+
+/** Where it is taken from day by day; what is elsewhere is its reserve. */
+const front = record({
+  nookId: weakRef('space', 'shelf', 'bin'),
+  /** Refilled when there is no more than this. */
+  leastThousandths: quantity(),
+  /** And then up to this. */
+  fullThousandths: quantity(1),
+});
+export type Front = Holds<typeof front>;
+
 export const item = defineEntity('item', {
   fields: {
     name: text(1, 120),
@@ -64,6 +105,13 @@ export const item = defineEntity('item', {
     /** Months of good quality in a freezer, or null when not known. */
     freezerMonths: orNull(whole(0, 120)),
     traits: added(orNull(traits)),
+    restock: added(orNull(restock)),
+    packs: added(orNull(listOf(pack, 20))),
+    front: added(orNull(front)),
+    /** How long it keeps from the day it is bought, in days; null: as the dates on it say. */
+    keepDays: added(orNull(whole(1, 36_500))),
+    /** Codes printed on its packs, digits alone. */
+    codes: added(orNull(listOf(text(4, 20), 20))),
   },
   retire: 'when_empty',
   writtenBy: 'member',

@@ -47,6 +47,8 @@ export const lot = defineEntity('lot', {
     /** When it was made, packed, roasted, bought …, and which of them. */
     madeOn: added(orNull(day)),
     madeKind: added(orNull(oneOf(...MADE_KINDS))),
+    /** The maker's batch, as printed. */
+    batch: added(orNull(text(1, 40))),
     note: longText(2000),
   },
   derived: {

@@ -75,6 +75,7 @@ export function sameLot(a: LotFields, b: LotFields): boolean {
     (a.thawedOn ?? null) === (b.thawedOn ?? null) &&
     (a.madeOn ?? null) === (b.madeOn ?? null) &&
     (a.madeKind ?? null) === (b.madeKind ?? null) &&
+    (a.batch ?? null) === (b.batch ?? null) &&
     a.packSize?.amountThousandths === b.packSize?.amountThousandths &&
     a.packSize?.unit === b.packSize?.unit
   );
@@ -204,7 +205,13 @@ function planSplit(
 
 /** The fields of a lot without its id and balance. */
 export function lotFieldsOf(lot: LotRow): LotFields {
-  const { itemId, nookId, packSize, expiresOn, dateKind, openedOn, frozenOn, thawedOn, madeOn, madeKind, note } = lot;
-  const later = { thawedOn: thawedOn ?? null, madeOn: madeOn ?? null, madeKind: madeKind ?? null };
+  const { itemId, nookId, packSize, expiresOn, dateKind, openedOn, frozenOn, thawedOn, madeOn, madeKind, batch, note } =
+    lot;
+  const later = {
+    thawedOn: thawedOn ?? null,
+    madeOn: madeOn ?? null,
+    madeKind: madeKind ?? null,
+    batch: batch ?? null,
+  };
   return { itemId, nookId, packSize, expiresOn, dateKind, openedOn, frozenOn, ...later, note };
 }

@@ -18,7 +18,7 @@ import { Card } from '@/kit/layout/Card';
 import { Button } from '@/kit/press/Button';
 import { useContentWidth } from '@/kit/layout/useContentWidth';
 import { Small } from '@/kit/text/Text';
-import { ItemDialog, LotDialog } from '@/features/stock';
+import { LotDialog } from '@/features/stock';
 import { amountWords, dueWords, lotAmountWords, onHandWords } from '@/features/stock/words';
 import { drawingScale, OpenDoorView, useFront, type Front } from '@/features/drawing';
 import { summaryWords } from '@/features/drawing/words';
@@ -70,7 +70,6 @@ const ItemDeeds = memo(
   function ItemDeeds({ item, ordered, places, place, onNext }: Deeds) {
     const runCommand = useRunCommand();
     const router = useRouter();
-    const [editing, setEditing] = useState(false);
     const [taking, setTaking] = useState<string | null>(null);
     const measured = isMeasure(item.unit);
     const nookId = places[place];
@@ -99,10 +98,9 @@ const ItemDeeds = memo(
           ) : null}
           {nookId ? <Button label="Look inside" onPress={() => router.push(`/nook/${nookId}`)} /> : null}
           {places.length > 1 ? <Button label="Next place" onPress={onNext} /> : null}
-          <Button label="About it" onPress={() => setEditing(true)} />
+          <Button label="About it" onPress={() => router.push(`/item/${item.id}`)} />
         </XStack>
         <LotDialog lotId={taking} onClose={() => setTaking(null)} />
-        <ItemDialog itemId={editing ? item.id : null} onClose={() => setEditing(false)} />
       </>
     );
   },

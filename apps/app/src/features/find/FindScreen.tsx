@@ -183,6 +183,7 @@ const Overview = memo(function Overview() {
           {due.slice(0, SHOWN).map((one) => (
             <DueRow key={one.lot.id} one={one} day={day} />
           ))}
+          <Button kind="quiet" label="What is lost at this pace" onPress={() => router.push('/use-first')} />
         </>
       ) : null}
       {low.length > 0 ? (

@@ -14,7 +14,8 @@ export function Progress({
   words: string;
   /** 0…1 */
   share: number;
-  onStop: () => void;
+  /** Missing: it cannot be stopped. */
+  onStop?: () => void;
 }) {
   const percent = Math.round(Math.max(0, Math.min(1, share)) * 100);
   return (
@@ -34,7 +35,7 @@ export function Progress({
           <YStack height={6} borderRadius={4} backgroundColor="$accent" width={`${percent}%` as never} />
         </YStack>
       </YStack>
-      <Button label="Stop" onPress={onStop} />
+      {onStop ? <Button label="Stop" onPress={onStop} /> : null}
     </XStack>
   );
 }

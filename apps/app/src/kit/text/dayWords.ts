@@ -1,7 +1,9 @@
-import type { CivilDate } from '@ours/core';
+import { daysBetween, type CivilDate } from '@ours/core';
 
 const parts = (options: Intl.DateTimeFormatOptions): Intl.DateTimeFormat =>
   new Intl.DateTimeFormat('en-US', { timeZone: 'UTC', ...options });
+const weekday = parts({ weekday: 'short' });
+const longWeekday = parts({ weekday: 'long' });
 const month = parts({ month: 'short' });
 
 /**
@@ -12,4 +14,35 @@ export function dayWords(date: CivilDate, today: CivilDate): string {
   const at = new Date(`${date}T00:00:00Z`);
   const short = `${at.getUTCDate()} ${month.format(at)}`;
   return date.slice(0, 4) === today.slice(0, 4) ? short : `${short} ${date.slice(0, 4)}`;
+}
+
+const at = (date: CivilDate): Date => new Date(`${date}T00:00:00Z`);
+/** The short name of a weekday: `Sat`. */
+export const weekdayWords = (date: CivilDate): string => weekday.format(at(date));
+/** The whole name of a weekday: `Saturday`. */
+export const longWeekdayWords = (date: CivilDate): string => longWeekday.format(at(date));
+/** A day with its weekday: `Sat 28 Nov`. */
+export const weekdayAndDay = (date: CivilDate, today: CivilDate): string =>
+  `${weekdayWords(date)} ${dayWords(date, today)}`;
+
+/**
+ * From a day to a day, as short as it can be said: weekdays within the week, one month once.
+ * @example spanWords('2026-12-01', '2026-12-05', '2026-11-20') //=> '1–5 Dec'
+ */
+export function spanWords(from: CivilDate, to: CivilDate, today: CivilDate): string {
+  if (from === to) return nearDayWords(from, today);
+  if (isNear(to, today)) return `${nearDayWords(from, today)}–${nearDayWords(to, today)}`;
+  const sameMonth = from.slice(0, 7) === to.slice(0, 7);
+  const sameYear = from.slice(0, 4) === to.slice(0, 4);
+  const end = dayWords(to, today);
+  if (sameMonth) return `${Number(from.slice(8))}–${end}`;
+  return `${sameYear ? dayWords(from, from) : dayWords(from, today)} – ${end}`;
+}
+
+const NEAR_DAYS = 6;
+const isNear = (date: CivilDate, today: CivilDate): boolean => date >= today && daysBetween(today, date) <= NEAR_DAYS;
+/** `today`, `tomorrow`, a weekday within six days, else the date. */
+export function nearDayWords(date: CivilDate, today: CivilDate): string {
+  if (date === today) return 'today';
+  return isNear(date, today) ? weekdayWords(date) : dayWords(date, today);
 }

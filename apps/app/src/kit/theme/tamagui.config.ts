@@ -38,6 +38,8 @@ const lines = { 1: 18, 2: 19, 3: 20, 4: 22, true: 22, 5: 24, 6: 26, 7: 30, 8: 36
 const MEANWHILE = 'system-ui, sans-serif';
 /** The running text, for what is not drawn by the kit. */
 export const BODY_FONT = `${SANS}_400Regular, ${MEANWHILE}`;
+/** The same for what is to stand out. */
+export const STRONG_FONT = `${SANS}_600SemiBold, ${MEANWHILE}`;
 
 /** On the web each weight is a family of its own: bold is a font, not a property. */
 const family = (name: string) =>

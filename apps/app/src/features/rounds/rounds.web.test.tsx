@@ -1,64 +1,21 @@
 import 'fake-indexeddb/auto';
 import type { TaggedRow } from '@ours/core';
 import { act, fireEvent, screen, waitFor } from '@testing-library/react';
-import { RoundsScreen } from '@/features/rounds/RoundsScreen';
+import { RoundsScreen } from './RoundsScreen';
 import { ID, lotRow, sampleRows } from '@/data/store/sampleRows.test-support';
 import { openWith, queued } from '@/shared/planHome.test-support';
-import { RestockScreen } from './RestockScreen';
 
 const mockGo = jest.fn();
 jest.mock('expo-router', () => ({
-  usePathname: () => '/restock',
+  usePathname: () => '/rounds',
   useRouter: () => ({ push: mockGo, replace: mockGo, canGoBack: () => false }),
 }));
 beforeEach(() => mockGo.mockClear());
 
-/** The home with its lanterns low at so many. */
-const lowAt = (thousandths: number | null, left = 24): TaggedRow[] =>
-  sampleRows().map((tagged): TaggedRow => {
-    if (tagged.entity === 'item') return { entity: 'item', row: { ...tagged.row, lowAtThousandths: thousandths } };
-    return tagged.entity === 'lot' ? { entity: 'lot', row: lotRow(left, 1) } : tagged;
-  });
 const press = (name: string): Promise<void> =>
   act(async () => {
     fireEvent.click(screen.getByRole('button', { name }));
   });
-
-describe('what runs out', () => {
-  it('says when nothing is low, and then offers nothing to share', async () => {
-    await openWith(<RestockScreen />, lowAt(23_000));
-    expect(await screen.findByText(/^Nothing is low\./)).toBeTruthy();
-    expect(screen.queryByRole('button', { name: 'Share' })).toBeNull();
-  });
-  it('lists what is at its mark, with what is left and where', async () => {
-    await openWith(<RestockScreen />, lowAt(24_000));
-    expect(await screen.findByText('24 left · low at 24')).toBeTruthy();
-    expect(screen.getByText('1 thing')).toBeTruthy();
-    fireEvent.click(screen.getByText('Paper lantern'));
-    expect(mockGo).toHaveBeenCalledWith(`/nook/${ID.bin}`);
-  });
-  it('copies the list where a browser cannot share, and says what failed', async () => {
-    const copied: string[] = [];
-    let fails = false;
-    Object.assign(navigator, {
-      clipboard: {
-        writeText: (text: string) => {
-          if (fails) return Promise.reject(new Error('not allowed'));
-          copied.push(text);
-          return Promise.resolve();
-        },
-      },
-    });
-    await openWith(<RestockScreen />, lowAt(2000, 0));
-    await screen.findByText('none left · low at 2');
-    await press('Share');
-    await waitFor(() => expect(screen.getByText('The list is copied as text.')).toBeTruthy());
-    expect(copied).toEqual(['Paper lantern (none left)']);
-    fails = true;
-    await press('Share');
-    expect(await screen.findByText('The list could not be shared from this browser.')).toBeTruthy();
-  });
-});
 
 describe('what wants a look', () => {
   const withDates = (): TaggedRow[] => {

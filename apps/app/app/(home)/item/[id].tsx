@@ -1,0 +1,3 @@
+import { ItemScreen } from '@/features/restock/ItemScreen';
+
+export default ItemScreen;

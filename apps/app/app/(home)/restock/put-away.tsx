@@ -1,0 +1,3 @@
+import { PutAwayScreen } from '@/features/restock/PutAwayScreen';
+
+export default PutAwayScreen;

@@ -1,0 +1,3 @@
+import { RefillScreen } from '@/features/restock/RefillScreen';
+
+export default RefillScreen;

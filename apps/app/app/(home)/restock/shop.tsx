@@ -1,0 +1,3 @@
+import { ShopScreen } from '@/features/restock/ShopScreen';
+
+export default ShopScreen;

@@ -1,0 +1,3 @@
+import { UseFirstScreen } from '@/features/restock/UseFirstScreen';
+
+export default UseFirstScreen;

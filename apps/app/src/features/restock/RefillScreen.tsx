@@ -1,0 +1,111 @@
+import { opsForRefill, refillsOf, type Refill } from '@ours/core';
+import { useState } from 'react';
+import { XStack, YStack } from 'tamagui';
+import { EmptyState } from '@/kit/layout/EmptyState';
+import { ListHeading } from '@/kit/layout/ListRow';
+import { pressable } from '@/kit/press/pressable';
+import { Check } from '@/kit/press/icons';
+import { counted } from '@/kit/text/counted';
+import { Small, Strong } from '@/kit/text/Text';
+import { usePalette } from '@/kit/theme/usePalette';
+import { useHousehold, useHouseholdContext } from '@/shared/HouseholdProvider';
+import { NookPlate } from '@/shared/NookPlate';
+import { opContext } from '@/shared/opContext';
+import { wayTo } from '@/shared/placeWords';
+import { useRunCommand } from '@/shared/useRunCommand';
+import { amountWords } from '@/features/stock/words';
+import { RestockFrame } from './RestockFrame';
+import { refillWords } from './words';
+
+/** What to carry from the reserve to where it is used, in walking order; one tap books it. */
+export function RefillScreen() {
+  const [carried, setCarried] = useState<readonly Refill[]>([]);
+  const { refills } = useHousehold(({ state, version }) => ({ refills: refillsOf(state), version }));
+  // What is to be carried again, because it was taken back, is not done.
+  const open = new Set(refills.map(({ item }) => item.id));
+  const done = carried.filter(({ item }) => !open.has(item.id));
+  const all = [...done, ...refills];
+  const spaces = new Map<string, Refill[]>();
+  const nameOf = useHousehold(({ state, version }) => ({
+    of: (nookId: string): string => wayTo(state, nookId)?.space?.name ?? '',
+    version,
+  })).of;
+  for (const refill of all) {
+    const name = nameOf(refill.fromNookId);
+    spaces.set(name, [...(spaces.get(name) ?? []), refill]);
+  }
+  return (
+    <RestockFrame title="Refill" {...(all.length > 0 ? { sub: `${done.length} of ${all.length}` } : {})}>
+      {all.length === 0 ? (
+        <EmptyState text="Nothing has to be carried. Give a thing a place where it is taken from, with how many it holds, on its page under “Keep”; when that place runs low and there is a reserve elsewhere, it is listed here." />
+      ) : null}
+      {[...spaces].map(([name, own]) => (
+        <YStack key={name}>
+          <ListHeading title={name} remark={counted(own.length, { one: '# thing', other: '# things' })} />
+          {own.map((refill) => (
+            <RefillRow
+              key={refill.item.id}
+              refill={refill}
+              done={!open.has(refill.item.id)}
+              onCarry={() => setCarried((now) => [...now.filter(({ item }) => item.id !== refill.item.id), refill])}
+            />
+          ))}
+        </YStack>
+      ))}
+    </RestockFrame>
+  );
+}
+
+function RefillRow({ refill, done, onCarry }: { refill: Refill; done: boolean; onCarry: () => void }) {
+  const runCommand = useRunCommand();
+  const palette = usePalette();
+  const { store } = useHouseholdContext();
+  const { item, fromNookId, toNookId, amountThousandths } = refill;
+  const amount = amountWords(amountThousandths, item.unit);
+  const carry = (): void => {
+    if (done) return;
+    onCarry();
+    const ops = opsForRefill(store.state, refill, opContext());
+    void runCommand('stock_refilled', ops, `Carried: ${amount} ${item.name}.`);
+  };
+  return (
+    <XStack
+      paddingHorizontal={16}
+      paddingVertical={8}
+      minHeight={68}
+      gap={12}
+      alignItems="center"
+      backgroundColor="$background"
+      borderBottomWidth={1}
+      borderColor="$borderColor"
+    >
+      <YStack
+        {...pressable({ onPress: carry, disabled: done })}
+        role="checkbox"
+        aria-checked={done}
+        aria-label={`${amount} ${item.name} carried`}
+        width={48}
+        height={48}
+        borderRadius={10}
+        borderWidth={2}
+        borderColor={done ? '$green' : '$color'}
+        backgroundColor={done ? '$accent' : '$background'}
+        alignItems="center"
+        justifyContent="center"
+      >
+        {done ? <Check size={26} color={palette.onGreen} strokeWidth={3} /> : null}
+      </YStack>
+      <YStack flex={1} minWidth={0} gap={3}>
+        <Strong color={done ? '$second' : '$color'}>
+          {amount} {item.name}
+        </Strong>
+        <XStack gap={6} alignItems="center" flexWrap="wrap">
+          <NookPlate nookId={fromNookId} />
+          <Small aria-label="to">→</Small>
+          <NookPlate nookId={toNookId} />
+          <Small>{refillWords(refill)}</Small>
+        </XStack>
+      </YStack>
+    </XStack>
+  );
+}

@@ -1,0 +1,307 @@
+import {
+  addDays,
+  daysBetween,
+  effectiveDue,
+  opsForDiscarding,
+  opsForTaking,
+  stockOf,
+  type CivilDate,
+  type ItemRow,
+  type LotRow,
+  type UseFirstEntry,
+} from '@ours/core';
+import { useRouter } from 'expo-router';
+import { memo, useCallback, useMemo, useState } from 'react';
+import { XStack, YStack } from 'tamagui';
+import { rulerOf, type Ruler } from '@/kit/chart/Ruler';
+import { Runway } from '@/kit/chart/Runway';
+import { Progress } from '@/kit/feedback/Progress';
+import { Choices } from '@/kit/form/Choices';
+import { EmptyState } from '@/kit/layout/EmptyState';
+import { ListHeading } from '@/kit/layout/ListRow';
+import { LongList } from '@/kit/layout/LongList';
+import { Screen } from '@/kit/layout/Screen';
+import { useContentWidth } from '@/kit/layout/useContentWidth';
+import { Button } from '@/kit/press/Button';
+import { pressable } from '@/kit/press/pressable';
+import { counted } from '@/kit/text/counted';
+import { dayWords } from '@/kit/text/dayWords';
+import { Mark } from '@/kit/text/Mark';
+import { Small, Strong, Text, Title } from '@/kit/text/Text';
+import { useHousehold } from '@/shared/HouseholdProvider';
+import { NookPlate } from '@/shared/NookPlate';
+import { opContext } from '@/shared/opContext';
+import { wayTo } from '@/shared/placeWords';
+import { useHome } from '@/shared/useHome';
+import { useRunCommand } from '@/shared/useRunCommand';
+import { LotDialog } from '@/features/stock';
+import { amountOfWords, amountWords, dueMark, dueWords, lotAmountWords } from '@/features/stock/words';
+import type { Outlook } from './outlookStore';
+import { useOutlook } from './useOutlook';
+import { costWords, eatenWords, roundMoney } from './words';
+
+const RULER_DAYS = 28;
+const WEEKS = [7, 14, 21] as const;
+type GroupedBy = 'loss' | 'place' | 'kind';
+
+interface Row {
+  entry: UseFirstEntry;
+  lot: LotRow;
+  item: ItemRow;
+  place: string;
+}
+
+/** What is lost at the present pace, lot by lot, and what can be done about it. */
+export function UseFirstScreen() {
+  const { outlook, share, problem } = useOutlook();
+  return (
+    <Screen title="Use first" back="/">
+      {outlook ? (
+        <Losses outlook={outlook} />
+      ) : (
+        <YStack padding={16}>
+          {problem ? (
+            <Text role="alert">It could not be worked out: {problem}</Text>
+          ) : (
+            <Progress label="Working out what ends" words="Looking through the home" share={share} />
+          )}
+        </YStack>
+      )}
+    </Screen>
+  );
+}
+
+function Losses({ outlook }: { outlook: Outlook }) {
+  const { currency } = useHome();
+  const [by, setBy] = useState<GroupedBy>('loss');
+  const [open, setOpen] = useState<string | null>(null);
+  const [inDialog, setInDialog] = useState<string | null>(null);
+  const { today, answer } = outlook;
+  const width = useContentWidth();
+  const ruler = useMemo(() => rulerOf(width, RULER_DAYS), [width]);
+  const { rows, dated } = useHousehold(({ state, version }) => ({
+    rows: answer.useFirst.flatMap((entry): Row[] => {
+      const lot = state.get('lot', entry.lotId);
+      const item = state.get('item', entry.itemId);
+      // What was used or thrown out since it was worked out is not offered again.
+      if (!lot || lot.retired || lot.quantityThousandths <= 0 || !item) return [];
+      return [{ entry, lot, item, place: wayTo(state, lot.nookId)?.space?.name ?? '' }];
+    }),
+    dated: stockOf(state).dated().length,
+    version,
+  }));
+  const toggle = useCallback((id: string) => setOpen((now) => (now === id ? null : id)), []);
+  const money = rows.reduce((sum, { entry }) => sum + (entry.lostMinor ?? 0), 0);
+  const first = rows[0]?.lot.id ?? null;
+  const groups = useMemo(() => groupedBy(rows, by), [rows, by]);
+  if (rows.length === 0)
+    return (
+      <EmptyState text="At the present pace everything with a date is used in time. What may not be is listed here, with what can be done about it." />
+    );
+  return (
+    <>
+      <YStack paddingHorizontal={16} paddingBottom={10} gap={8}>
+        <YStack>
+          <Title aria-level={2}>
+            {money > 0
+              ? `About ${roundMoney(money, currency)} lost at the present pace`
+              : 'Some is lost at the present pace'}
+          </Title>
+          <Small>
+            {counted(rows.length, { one: '# lot', other: '# lots' })} of {dated} with a date; what has no known price
+            counts nothing
+          </Small>
+        </YStack>
+        <Choices
+          label="In which order"
+          hideLabel
+          choices={[
+            { value: 'loss', label: 'Most lost' },
+            { value: 'place', label: 'By place' },
+            { value: 'kind', label: 'By kind' },
+          ]}
+          value={by}
+          onChange={setBy}
+        />
+      </YStack>
+      <RulerLine ruler={ruler} today={today} />
+      {groups.map(({ title, rows: own }) => (
+        <YStack key={title}>
+          {title === '' ? null : (
+            <ListHeading title={title} remark={counted(own.length, { one: '# lot', other: '# lots' })} />
+          )}
+          <LongList
+            entries={own}
+            keyOf={({ lot }) => lot.id}
+            draw={(row) => (
+              <LossRow
+                row={row}
+                ruler={ruler}
+                today={today}
+                currency={currency}
+                open={(open ?? first) === row.lot.id}
+                onOpen={toggle}
+                onFreeze={setInDialog}
+              />
+            )}
+          />
+        </YStack>
+      ))}
+      <Small padding={16}>
+        Solid: used in time. Hatched behind the red line: past its date before it would be used. A use-by date is about
+        safety: past it, throw it out. A best-before date is about quality: look, smell, taste.
+      </Small>
+      <LotDialog lotId={inDialog} onClose={() => setInDialog(null)} />
+    </>
+  );
+}
+
+function groupedBy(rows: readonly Row[], by: GroupedBy): { title: string; rows: Row[] }[] {
+  if (by === 'loss') return [{ title: '', rows: [...rows] }];
+  const groups = new Map<string, Row[]>();
+  for (const row of rows) {
+    const title = (by === 'place' ? row.place : row.item.category) || 'Other';
+    groups.set(title, [...(groups.get(title) ?? []), row]);
+  }
+  return [...groups].map(([title, own]) => ({ title, rows: own }));
+}
+
+function RulerLine({ ruler, today }: { ruler: Ruler; today: CivilDate }) {
+  return (
+    <YStack
+      position="relative"
+      height={30}
+      backgroundColor="$background"
+      borderBottomWidth={1}
+      borderTopWidth={1}
+      borderColor="$borderColor"
+      aria-hidden
+    >
+      <YStack position="absolute" top={0} left={0}>
+        <Runway ruler={ruler} ticks={[...WEEKS]} height={30} bar={null} />
+      </YStack>
+      <Small position="absolute" left={ruler.left} top={5} backgroundColor="$background">
+        today
+      </Small>
+      {WEEKS.map((day) => (
+        <Small
+          key={day}
+          position="absolute"
+          left={ruler.left + day * ruler.pxADay + 4}
+          top={5}
+          backgroundColor="$background"
+          paddingRight={2}
+        >
+          {dayWords(addDays(today, day), today)}
+        </Small>
+      ))}
+    </YStack>
+  );
+}
+
+/** Whether the date that counts is about safety: a use-by date, or days after opening or thawing. */
+const isSafetyDate = (lot: LotRow, item: ItemRow): boolean =>
+  ['use_by', 'opened', 'thawed'].includes(effectiveDue(lot, item)?.reason ?? '');
+
+const ROW_HEIGHT = 78;
+
+const LossRow = memo(function LossRow({
+  row: { entry, lot, item },
+  ruler,
+  today,
+  currency,
+  open,
+  onOpen,
+  onFreeze,
+}: {
+  row: Row;
+  ruler: Ruler;
+  today: CivilDate;
+  currency: string;
+  open: boolean;
+  onOpen: (lotId: string) => void;
+  onFreeze: (lotId: string) => void;
+}) {
+  const router = useRouter();
+  const runCommand = useRunCommand();
+  const mark = dueMark(lot, item, today);
+  const days = Math.max(0, daysBetween(today, entry.dueOn));
+  const why = [dueWords(lot, item, today), eatenWords(entry, item)].filter((part) => part !== '').join('; ');
+  const lost = entry.lostMinor === null ? '' : `lost: ${costWords(entry.lostMinor, currency)}`;
+  const one = Math.min(1000, lot.quantityThousandths);
+  // Past a date that is about safety it is neither frozen nor given away.
+  const unsafe = entry.dueOn < today && isSafetyDate(lot, item);
+  const some = (amount: number): string => amountOfWords(amount, item);
+  const leave = (reason: 'given_away' | 'expired', words: string): void =>
+    void runCommand(
+      'stock_discarded',
+      opsForDiscarding(lot, lot.quantityThousandths, reason, opContext()),
+      `${words}: ${some(lot.quantityThousandths)}.`,
+    );
+  return (
+    <YStack backgroundColor="$background" borderBottomWidth={1} borderColor="$borderColor">
+      <YStack
+        {...pressable({ onPress: () => onOpen(lot.id) })}
+        aria-expanded={open}
+        aria-label={`${item.name}, ${lotAmountWords(lot, item)}: ${why}${lost === '' ? '' : `; ${lost}`}`}
+        position="relative"
+        height={ROW_HEIGHT}
+        pressStyle={{ backgroundColor: '$greenTint' }}
+      >
+        <YStack position="absolute" top={0} left={0}>
+          <Runway
+            ruler={ruler}
+            ticks={[...WEEKS]}
+            height={ROW_HEIGHT}
+            bar={{ sure: days, may: Math.max(days, entry.lastsDays ?? RULER_DAYS + 1), tone: 'lost' }}
+          />
+        </YStack>
+        <YStack position="relative" paddingTop={8} paddingHorizontal={16} gap={2} pointerEvents="none">
+          <XStack gap={8} alignItems="center">
+            <XStack flex={1} minWidth={0}>
+              <Strong numberOfLines={1} backgroundColor="$background" paddingRight={6}>
+                {item.name}
+                <Small fontSize={16} lineHeight={22}>{`, ${amountWords(lot.quantityThousandths, item.unit)}`}</Small>
+              </Strong>
+            </XStack>
+            {mark ? <Mark {...mark} /> : null}
+            <NookPlate nookId={lot.nookId} />
+          </XStack>
+          <XStack gap={8} alignItems="center">
+            <XStack flex={1} minWidth={0}>
+              <Small numberOfLines={1} backgroundColor="$background" paddingRight={6}>
+                {why}
+              </Small>
+            </XStack>
+            <Small backgroundColor="$background" paddingLeft={6} color="$color">
+              {lost}
+            </Small>
+          </XStack>
+        </YStack>
+      </YStack>
+      {open ? (
+        <XStack paddingHorizontal={16} paddingTop={8} paddingBottom={12} gap={8} flexWrap="wrap">
+          <Button
+            kind={unsafe ? 'plain' : 'primary'}
+            label={one < lot.quantityThousandths ? 'Used one' : 'Used'}
+            onPress={() =>
+              void runCommand('stock_taken', opsForTaking([lot], one, opContext()), `Taken: ${some(one)}.`)
+            }
+          />
+          {unsafe ? null : (
+            <>
+              <Button label="Freeze …" onPress={() => onFreeze(lot.id)} />
+              <Button label="Given away" onPress={() => leave('given_away', 'Given away')} />
+            </>
+          )}
+          <Button
+            kind={unsafe ? 'primary' : 'plain'}
+            label={unsafe ? 'Throw out' : 'Gone'}
+            onPress={() => leave('expired', 'Thrown out')}
+          />
+          <Button kind="quiet" label="About it" onPress={() => router.push(`/item/${item.id}`)} />
+        </XStack>
+      ) : null}
+    </YStack>
+  );
+});

@@ -1,0 +1,179 @@
+import { allSaved, expect, goTo, openDemo, recordIntoPantry, recordLines, startHome, test } from './home';
+
+const steps = (page: import('@playwright/test').Page) => page.getByRole('navigation', { name: 'Restocking' });
+
+test('the list says what, how many, why and what it costs; a number is changed, a thing put off', async ({
+  page,
+  server,
+}) => {
+  await openDemo(page, server);
+  await goTo(page, 'Restock');
+  await expect(page.getByRole('button', { name: 'Start shopping' })).toBeEnabled();
+  await expect(page.getByText(/about €\d+/).first()).toBeVisible();
+  await expect(page.getByText(/of €180/)).toBeVisible();
+  const first = page.getByRole('button', { name: /: (none left|lasts to|\d)/ }).first();
+  const name = (await first.getAttribute('aria-label'))!;
+  const thing = /^\d+ \S+ (.*?): /.exec(name)![1]!;
+  await first.click();
+  await page.getByRole('button', { name: `One more ${thing}` }).click();
+  await expect(page.getByText(new RegExp(`On the list: \\d+ × ${thing}`))).toBeVisible();
+  await page.getByRole('button', { name: 'Not this week' }).click();
+  await expect(page.getByText(`Not this week: ${thing}.`)).toBeVisible();
+  await expect(page.getByRole('button', { name: new RegExp(` ${thing}: `) })).toHaveCount(0);
+  await page.getByRole('button', { name: 'Undo' }).click();
+  await expect(page.getByRole('button', { name: new RegExp(` ${thing}: `) })).toBeVisible();
+  await page.getByRole('button', { name: /Enough, don’t buy/ }).click();
+  await expect(page.getByText(/left; lasts (to|over)/).first()).toBeVisible();
+});
+
+test('a thing’s page: where and how many, how long it lasts, how it is bought @wide', async ({ page, server }) => {
+  await openDemo(page, server);
+  await page.getByTestId('find').fill('rye bread');
+  await page.getByRole('button', { name: 'About it' }).click();
+  await expect(page.getByText(/About [\d.]+ a (week|month), from \d+ uses/)).toBeVisible();
+  await expect(page.getByText(/Saturday/).first()).toBeVisible();
+  await page.getByRole('button', { name: 'Change: buy' }).click();
+  await page.getByRole('radio', { name: 'always full' }).click();
+  await expect(page.getByText('Always full needs a number: how many are there when it is full?')).toBeVisible();
+  await page.getByLabel(/^Full is/).fill('9');
+  await page.getByRole('button', { name: 'Save' }).click();
+  await expect(page.getByText('always full', { exact: true })).toBeVisible();
+  await expect(page.getByText('full is 9 loaves')).toBeVisible();
+});
+
+test('use first: what is lost is used or thrown out, and the list follows', async ({ page, server }) => {
+  await openDemo(page, server);
+  await page.getByRole('button', { name: 'What is lost at this pace' }).click();
+  await expect(page.getByText(/About €\d+ lost at the present pace/)).toBeVisible();
+  const rows = page.getByRole('button', { name: /; lost: €/ });
+  const before = await rows.first().getAttribute('aria-label');
+  await page
+    .getByRole('button', { name: /^(Throw out|Gone)$/ })
+    .first()
+    .click();
+  await expect(page.getByText(/^Thrown out: /)).toBeVisible();
+  await expect(rows.first()).not.toHaveAttribute('aria-label', before!);
+  await page.getByRole('radio', { name: 'By place' }).click();
+  await expect(page.getByRole('heading', { name: 'Refrigerator' })).toBeVisible();
+});
+
+test('two shop at once, one without a signal; what they bought is in the stock once', async ({
+  browser,
+  page,
+  server,
+}) => {
+  await openDemo(page, server);
+  await goTo(page, 'Restock');
+  await page.getByRole('button', { name: 'Start shopping' }).click();
+  await expect(page.getByText(/0 of \d+ in the basket/)).toBeVisible();
+  await allSaved(page);
+  const other = await (await browser.newContext()).newPage();
+  await openDemo(other, server);
+  await goTo(other, 'Restock');
+  await other.getByRole('button', { name: 'Go on shopping' }).click();
+  await expect(other.getByText(/0 of \d+ in the basket/)).toBeVisible();
+  const box = (of: typeof page, at: number) => of.getByRole('checkbox').nth(at);
+  const nameOf = async (at: number): Promise<string> =>
+    (await box(page, at).getAttribute('aria-label'))!.replace(/ in the basket$/, '');
+  const [first, second] = [await nameOf(0), await nameOf(1)];
+  await other.context().setOffline(true);
+  // Both tick the first thing; the one without a signal the second as well.
+  await box(page, 0).click();
+  await box(other, 0).click();
+  await box(other, 1).click();
+  await expect(other.getByText(/2 of \d+ in the basket/)).toBeVisible();
+  await other.context().setOffline(false);
+  await allSaved(other);
+  await expect(page.getByText(/2 of \d+ in the basket/)).toBeVisible({ timeout: 20_000 });
+  // Both put the first thing away, again one of them without a signal.
+  const putAway = async (of: typeof page): Promise<void> => {
+    await steps(of).getByRole('link', { name: 'Put away' }).click();
+    await expect(of.getByRole('heading', { name: new RegExp(`^${first.replace(/[()]/g, '.')}, `) })).toBeVisible();
+    await of.getByRole('button', { name: /^1 week/ }).click();
+    await of.getByRole('button', { name: `Done, next: ${second}` }).click();
+    await expect(of.getByText(/^Put away: /)).toBeVisible();
+  };
+  await other.context().setOffline(true);
+  await putAway(page);
+  await allSaved(page);
+  await putAway(other);
+  await other.context().setOffline(false);
+  await expect(other.getByTestId('sync-state').first()).toContainText(/1 needs you/, { timeout: 20_000 });
+  await other.getByTestId('sync-state').first().click();
+  await expect(other.getByText(/Somebody has put it away already/)).toBeVisible();
+  await other
+    .getByRole('button', { name: /Drop|Leave it/ })
+    .first()
+    .click();
+  await allSaved(other);
+  const onHand = async (of: typeof page): Promise<string> => {
+    await goTo(of, 'Find');
+    await of.getByTestId('find').fill(first);
+    return of.getByTestId('answer').first().innerText();
+  };
+  expect(await onHand(other)).toBe(await onHand(page));
+});
+
+test('put away: a place with its reason, a date by key or as printed, what is new gets its first place', async ({
+  page,
+  server,
+}) => {
+  await startHome(page, server);
+  await recordIntoPantry(page, ['tins']);
+  await goTo(page, 'Restock');
+  await page.getByRole('button', { name: 'Add', exact: true }).click();
+  await page.getByLabel('What, and how many').fill('3 boat varnish');
+  await expect(page.getByText('3 × boat varnish (new here: it is on this list only)')).toBeVisible();
+  await page.getByLabel('What, and how many').press('Enter');
+  await page.getByRole('button', { name: 'Done', exact: true }).click();
+  await page.getByRole('button', { name: 'Start shopping' }).click();
+  await page.getByRole('checkbox', { name: 'boat varnish in the basket' }).click();
+  await page.getByRole('button', { name: 'Put away' }).click();
+  await expect(page.getByText('It has no place yet, and nothing of its kind says one.')).toBeVisible();
+  await page.getByRole('button', { name: 'Choose its place' }).click();
+  await page.getByLabel('Its place').fill('tins');
+  await page.getByRole('dialog').getByRole('button').filter({ hasText: 'Pantry' }).first().click();
+  await expect(page.getByText('3 go here')).toBeVisible();
+  await page.getByLabel('or as it is printed').fill('31/12/28');
+  await expect(page.getByText('Sun 31 Dec 2028')).toBeVisible();
+  await page.getByRole('button', { name: 'Done', exact: true }).click();
+  await expect(page.getByText('Nothing waits to be put away.', { exact: false })).toBeVisible();
+  await goTo(page, 'Find');
+  await page.getByTestId('find').fill('boat varnish');
+  await expect(page.getByTestId('answer')).toContainText('3');
+});
+
+test('the refill round carries from the reserve to its place', async ({ page, server }) => {
+  await openDemo(page, server);
+  await page.goto(`${server.url}/restock/refill`);
+  const box = page.getByRole('checkbox').first();
+  const words = (await box.getAttribute('aria-label'))!;
+  await box.click();
+  await expect(page.getByText(/^Carried: /)).toBeVisible();
+  await expect(page.getByRole('checkbox', { name: words })).toBeChecked();
+});
+
+test('a new home: by its marks, until uses are seen; days away are noted', async ({ page, server }) => {
+  await startHome(page, server);
+  await recordIntoPantry(page, ['tins']);
+  await recordLines(page, ['4 tins chickpeas 400 g', '6 tins tomatoes 400 g']);
+  await goTo(page, 'Restock');
+  await expect(page.getByText(/^Nothing has to be bought on this trip/)).toBeVisible();
+  await expect(page.getByText(/Saturdays are assumed/)).toBeVisible();
+  await page.getByRole('button', { name: 'Days', exact: true }).click();
+  await page.getByRole('button', { name: 'Add a shop' }).click();
+  await page.getByLabel('Name').fill('Quay shop');
+  await page.getByRole('radio', { name: 'Wed' }).click();
+  await page.getByLabel('Budget for a trip').fill('60');
+  await page.getByRole('button', { name: 'Save' }).click();
+  await expect(page.getByText('Wed of each week · €60.00 a trip')).toBeVisible();
+  await page.getByRole('button', { name: 'Add days away or with guests' }).click();
+  await page.getByLabel('First day').fill('in 20 days');
+  await page.getByLabel('Last day').fill('in 10 days');
+  await expect(page.getByText('The last day is before the first.')).toBeVisible();
+  await page.getByLabel('Last day').fill('in 30 days');
+  await page.getByRole('button', { name: 'Save' }).click();
+  await expect(page.getByText(/^Away, /)).toBeVisible();
+  await page.getByRole('button', { name: 'Done' }).click();
+  await expect(page.getByText(/Wednesday/).first()).toBeVisible();
+});

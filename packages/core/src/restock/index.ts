@@ -1,0 +1,42 @@
+export { costOf, HomeOutlook, type OutlookAnswer, type OutlookProblem } from './HomeOutlook';
+export { type UseFirstEntry, lossesOf } from './useFirst';
+export {
+  dismissedItems,
+  keepDaysOf,
+  linesOf,
+  type ListedItem,
+  listedItem,
+  type ShoppingThing,
+  thingsOf,
+  tripPlan,
+} from './restockItems';
+export {
+  inOrderOfNeed,
+  packFor,
+  type RestockEntry,
+  type RestockItem,
+  restockOf,
+  type RestockReason,
+  type TripPlan,
+} from './restockList';
+export {
+  opsForListing,
+  opsForPrice,
+  opsForPuttingAway,
+  opsForStartingTrip,
+  opsForTicking,
+  opsForWanting,
+  type PutAway,
+} from './shoppingOps';
+export { type Trip, tripAfter, tripsAhead } from './trips';
+export {
+  amountIn,
+  divided,
+  opsForRefill,
+  placeFor,
+  type PlaceReason,
+  type ProposedPlace,
+  type PutPart,
+  type Refill,
+  refillsOf,
+} from './places';
