@@ -370,18 +370,18 @@ export function benchOutlookTime(): void {
     work();
     return performance.now() - started;
   };
+  const event: LedgerEvent = {
+    id: 'z',
+    lotId: 'lot',
+    kind: 'taken',
+    quantityThousandths: 1000,
+    occurredAt: instant(401, 12),
+    reason: null,
+    voids: null,
+  };
   const sizes = [1000, 10_000, 100_000];
   const results = sizes.map((count) => {
     const of = Array.from({ length: count }, (_, at) => rows[at % rows.length]!);
-    const event: LedgerEvent = {
-      id: 'z',
-      lotId: 'lot',
-      kind: 'taken',
-      quantityThousandths: 1000,
-      occurredAt: instant(401, 12),
-      reason: null,
-      voids: null,
-    };
     const lot = { ...NOTHING_YET, quantityThousandths: 5000, bookThousandths: 5000 };
     const estimates: UseEstimate[] = [];
     return [
@@ -395,6 +395,20 @@ export function benchOutlookTime(): void {
   table('A home’s outlook: ms for so many items (growth should follow the count)', [
     ['items', 'one event each', 'estimates', 'three run-out days', 'enough for 10 days'],
     ...results,
+  ]);
+  const told = Array.from({ length: 1095 }, (_, day): LedgerEvent[] => [
+    { ...event, id: `t${day}`, occurredAt: instant(day, 12) },
+    ...(day % 7 === 0
+      ? [{ ...event, id: `p${day}`, kind: 'put_in' as const, quantityThousandths: 7000, occurredAt: instant(day, 6) }]
+      : []),
+  ]).flat();
+  const rebuilt = 100;
+  const ms = timed(() => {
+    for (let n = 0; n < rebuilt; n++) rebuildUse(ITEM, [told]);
+  });
+  table('A digest rebuilt from three years of ledger', [
+    ['events', 'ms'],
+    [told.length, ms / rebuilt],
   ]);
   const bytes = rows.map(({ digest }) => Buffer.from(digest, 'base64').length);
   table('Bytes of a use digest after 400 days', [

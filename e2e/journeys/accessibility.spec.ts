@@ -89,11 +89,30 @@ const VIEWS: [name: string, open: (page: Page, server: HomeServer) => Promise<vo
     'the shop',
     async (page) => {
       await page.getByRole('button', { name: /shopping$/ }).click();
-      await page.getByRole('checkbox').first().click();
+      // The view may have been looked at before, in the other theme.
+      await page.getByRole('checkbox').first().check();
     },
   ],
   ['putting away', (page) => page.getByRole('button', { name: 'Put away' }).click()],
   ['the refill round', (page) => page.getByRole('link', { name: 'Refill' }).click()],
+  [
+    'without cold',
+    async (page) => {
+      await goTo(page, 'Nooks');
+      await page.getByRole('link', { name: 'Porch freezer' }).click();
+      await page.getByRole('button', { name: 'It was without cold …' }).click();
+      await page.getByRole('radio', { name: 'was opened' }).click();
+      await expect(page.getByText('Look at each')).toBeVisible();
+    },
+  ],
+  [
+    'a recall',
+    async (page) => {
+      await goTo(page, 'Rounds');
+      await page.getByRole('button', { name: 'Recall' }).click();
+      await expect(page.getByLabel('Batch, as printed')).toBeVisible();
+    },
+  ],
   [
     'use first',
     async (page, server) => {

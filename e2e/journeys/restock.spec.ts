@@ -131,7 +131,7 @@ test('put away: a place with its reason, a date by key or as printed, what is ne
   await page.getByRole('button', { name: 'Put away' }).click();
   await expect(page.getByText('It has no place yet, and nothing of its kind says one.')).toBeVisible();
   await page.getByRole('button', { name: 'Choose its place' }).click();
-  await page.getByLabel('Its place').fill('tins');
+  await page.getByRole('textbox', { name: 'Its place' }).fill('tins');
   await page.getByRole('dialog').getByRole('button').filter({ hasText: 'Pantry' }).first().click();
   await expect(page.getByText('3 go here')).toBeVisible();
   await page.getByLabel('or as it is printed').fill('31/12/28');
@@ -176,4 +176,38 @@ test('a new home: by its marks, until uses are seen; days away are noted', async
   await expect(page.getByText(/^Away, /)).toBeVisible();
   await page.getByRole('button', { name: 'Done' }).click();
   await expect(page.getByText(/Wednesday/).first()).toBeVisible();
+});
+
+test('a power cut: what keeps, what to look at, what goes; it is noted on what stays', async ({ page, server }) => {
+  await openDemo(page, server);
+  await goTo(page, 'Nooks');
+  await page.getByRole('link', { name: 'Porch freezer' }).click();
+  await page.getByRole('button', { name: 'It was without cold …' }).click();
+  await expect(page.getByText('Likely not above 4 °C.')).toBeVisible();
+  await page.getByRole('radio', { name: 'what a thermometer showed' }).click();
+  await page.getByLabel('Readings, one a line: time and °C').fill('14:00 -18\n22:00 2\n03:00 7');
+  await expect(page.getByText(/^Likely above 4 °C for [\d.]+ hours\.$/)).toBeVisible();
+  await expect(page.getByRole('heading', { name: 'Throw out' })).toBeVisible();
+  const keep = page.getByRole('button', { name: 'Keep', exact: true });
+  while ((await keep.count()) > 0) await keep.first().click();
+  await page.getByRole('button', { name: 'Note it, and throw out' }).click();
+  await expect(page.getByText(/^Noted: \d+ things thrown out, \d+ kept\.$/)).toBeVisible();
+  await page.getByRole('button', { name: 'Undo' }).click();
+  await expect(page.getByText('Taken back.')).toBeVisible();
+});
+
+test('a jar’s level is set by a drag on its drawing, and the amount follows', async ({ page, server }) => {
+  await openDemo(page, server);
+  await page.getByTestId('find').fill('rolled oats');
+  await page.getByRole('button', { name: 'Look inside' }).click();
+  await page.getByRole('button', { name: 'Level' }).click();
+  const gauge = page.getByRole('slider', { name: 'How full it is' });
+  const box = (await gauge.boundingBox())!;
+  await page.mouse.move(box.x + box.width / 2, box.y + box.height * 0.9);
+  await page.mouse.down();
+  await page.mouse.move(box.x + box.width / 2, box.y + box.height * 0.29, { steps: 6 });
+  await page.mouse.up();
+  await expect(gauge).toHaveAttribute('aria-valuetext', 'three quarters full');
+  await page.getByRole('button', { name: 'Save' }).click();
+  await expect(page.getByText(/^Three quarters full, seen /)).toBeVisible();
 });

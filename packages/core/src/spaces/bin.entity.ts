@@ -2,6 +2,7 @@ import {
   defineEntity,
   added,
   code,
+  day,
   decimal,
   length,
   listOf,
@@ -10,6 +11,7 @@ import {
   record,
   text,
   weakRef,
+  whole,
   within,
   yesNo,
 } from '../definition';
@@ -21,6 +23,9 @@ export type BinLook = (typeof BIN_LOOKS)[number];
 
 /** Where a bin stands beyond its left edge: its distance from the front edge, on what it is lifted, how far it is turned. */
 const standing = record({ frontTenthMm: measure, liftTenthMm: measure, degrees: decimal(0, 180) });
+
+/** How full it is, as somebody saw it or a scale showed, and when. */
+const level = record({ percent: whole(0, 100), seenOn: day, how: oneOf('seen', 'weighed') });
 
 export const bin = defineEntity('bin', {
   fields: {
@@ -40,6 +45,7 @@ export const bin = defineEntity('bin', {
     /** The type it is one of. */
     containerId: added(orNull(weakRef('container'))),
     standing: added(orNull(standing)),
+    level: added(orNull(level)),
   },
   retire: 'when_empty',
   writtenBy: 'member',

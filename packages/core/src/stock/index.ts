@@ -1,3 +1,6 @@
+export { amountByWeight, opsForLevel } from './levels';
+export { type RecalledLot, recalledLots } from './recall';
+export { opsAfterOutage, type OutageLot, outageLots } from './outageOps';
 export { type DueLot, type LowItem, type NookSummary, stockOf } from './StockView';
 export { bulkOfLot, bulkOfNook } from './contents';
 export { fileUpright, foldedSize, stackFlat } from './folding';

@@ -13,6 +13,7 @@ export function BinShape({
   look,
   hasLid,
   filled,
+  level = null,
   mood,
   soon,
   late,
@@ -22,6 +23,8 @@ export function BinShape({
   look: BinLook;
   hasLid: boolean;
   filled: boolean;
+  /** How full it is, in percent, where somebody saw or weighed it; null: not known, and the drawing says only that something is in it. */
+  level?: number | null;
   mood: BinMood;
   soon: boolean;
   late: boolean;
@@ -50,6 +53,7 @@ export function BinShape({
         <Texture
           look={look}
           filled={filled}
+          level={level}
           inner={inner}
           color={quiet ? palette.rule : palette.second}
           green={quiet ? palette.rule : palette.green}
@@ -88,12 +92,14 @@ interface Inner {
 function Texture({
   look,
   filled,
+  level,
   inner,
   color,
   green,
 }: {
   look: BinLook;
   filled: boolean;
+  level: number | null;
   inner: Inner;
   color: string;
   green: string;
@@ -126,6 +132,7 @@ function Texture({
     }
     return <Path d={d} stroke={color} strokeWidth={1.4} opacity={0.55} />;
   }
+  if (level !== null) return <Level share={level / 100} inner={inner} green={green} />;
   if (look === 'see_through' && filled) {
     const surface = top + (bottom - top) * 0.3;
     return (
@@ -136,6 +143,21 @@ function Texture({
     );
   }
   return null;
+}
+
+/** A level that is known: its surface is a strong line, with a mark at each quarter of the height. */
+function Level({ share, inner, green }: { share: number; inner: Inner; green: string }) {
+  const { left, right, top, bottom } = inner;
+  const at = (part: number): number => bottom - (bottom - top) * part;
+  return (
+    <G>
+      <Rect x={left} y={at(share)} width={right - left} height={bottom - at(share)} fill={green} opacity={0.22} />
+      <Line x1={left - 1} x2={right + 1} y1={at(share)} y2={at(share)} stroke={green} strokeWidth={2} />
+      {[0.25, 0.5, 0.75].map((part) => (
+        <Line key={part} x1={right - 5} x2={right} y1={at(part)} y2={at(part)} stroke={green} strokeWidth={1} />
+      ))}
+    </G>
+  );
 }
 
 /** A hatched strip along the foot: something in here ends soon. Too late gets a solid border under it as well. */

@@ -227,6 +227,7 @@ function Shelf({
               look={bin.look}
               hasLid={bin.hasLid}
               filled={summary.lots > 0}
+              level={bin.level?.percent ?? null}
               mood={mood}
               soon={summary.soon > 0}
               late={summary.late > 0}

@@ -15,6 +15,8 @@ import { haveWords } from './words';
 /** Few answers: one stands in a shop. */
 const MOST = 2;
 
+const isCalled = (name: string, query: string): boolean => name.toLowerCase().includes(query.trim().toLowerCase());
+
 /** “Do we have …?”, answered from this device. */
 export function HaveWe({ outlook }: { outlook: Outlook | null }) {
   const [query, setQuery] = useState('');
@@ -25,6 +27,8 @@ export function HaveWe({ outlook }: { outlook: Outlook | null }) {
         : store.finder
             .find(query, MOST * 3)
             .flatMap((one) => (one.kind === 'item' ? [one.item] : []))
+            // What only sounds alike is no answer beside one that is called so.
+            .filter(({ name }, _, all) => !isCalled(all[0]!.name, query) || isCalled(name, query))
             .slice(0, MOST)
             .map((item) => ({ item, lots: state.lotsOf(item.id) })),
     version,

@@ -25,7 +25,17 @@ import { BuyingDialog } from './BuyingDialog';
 import { FrontDialog } from './FrontDialog';
 import { itemView, type ItemView } from './itemView';
 import { useOutlook } from './useOutlook';
-import { costWords, keepWords, knownWords, lastsWords, lossWords, paceWords, tripAdvice, WAY_WORDS } from './words';
+import {
+  costWords,
+  keepWords,
+  knownWords,
+  lastsWords,
+  likelyWords,
+  lossWords,
+  paceWords,
+  tripAdvice,
+  WAY_WORDS,
+} from './words';
 
 /** One thing: where and how many, what it was and will be, when and how much it is bought. */
 export function ItemScreen() {
@@ -86,6 +96,7 @@ function ItemPage({ view }: { view: ItemView }) {
         <Strong>{entry.out ? lastsWords(entry.out, view.plan.today) : ''}</Strong>
       </Text>
       <Small>{[tripAdvice(view), knownWords(entry)].filter((part) => part !== '').join(' ')}</Small>
+      {likelyWords(entry, item) === '' ? null : <Small>{likelyWords(entry, item)}</Small>}
       {view.lost.length > 0 ? <Small color="$soon">{lossWords(view.lost, item, currency)}</Small> : null}
     </YStack>
   );

@@ -70,6 +70,8 @@ export class OutlookStore {
       this.stop = null;
       if (this.timer !== null) clearTimeout(this.timer);
       this.timer = null;
+      // Who comes back before it was done has it worked out again.
+      this.wanted = '';
     };
   }
 

@@ -301,3 +301,16 @@ export function refillWords({ item, amountThousandths, thereThousandths, leftTho
 /** `2 to 4 here, the rest in reserve`. */
 export const keepWords = ({ leastThousandths, fullThousandths }: Front, item: Unit): string =>
   `${figureWords(leastThousandths)} to ${amountWords(fullThousandths, item.unit)} here, the rest in reserve`;
+
+/** When less is likely there than the book says: `By the book 3; likely about 2, for some goes without a note.` */
+export function likelyWords(
+  { leftThousandths, likelyThousandths, out }: Pick<RestockEntry, 'leftThousandths' | 'likelyThousandths' | 'out'>,
+  { unit }: Unit,
+): string {
+  const step = isMeasure(unit) ? 50 : 500;
+  if (!out || leftThousandths - likelyThousandths < step) return '';
+  const likely = isMeasure(unit)
+    ? Math.round(likelyThousandths / 50) * 50
+    : Math.round(likelyThousandths / 1000) * 1000;
+  return `By the book ${amountWords(leftThousandths, unit)}; likely about ${amountWords(likely, unit)}, for some goes without a note. A count settles it.`;
+}

@@ -26,6 +26,7 @@ const dueRow = (one: DueLot): Row => ({ kind: 'due', key: one.lot.id, one });
 /** What to look after on the next walk through the house: too late, ending soon, to be counted, to be fixed. */
 export function RoundsScreen() {
   const day = today();
+  const router = useRouter();
   const due = useHousehold(({ state }) => stockOf(state).dueUntil(day));
   const toCount = useHousehold(({ state }) => stockOf(state).lotsToCount());
   const lines = useHousehold(({ state }) => state.all('line'));
@@ -45,7 +46,7 @@ export function RoundsScreen() {
     ];
   }, [due, toCount, lines, day]);
   return (
-    <Screen title="Rounds">
+    <Screen title="Rounds" right={<Button kind="quiet" label="Recall" onPress={() => router.push('/recall')} />}>
       {rows.length === 0 ? (
         <Text padding={16}>Nothing needs a look today: no dates ending, nothing to count, no line to fix.</Text>
       ) : null}

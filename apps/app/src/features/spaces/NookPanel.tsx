@@ -15,7 +15,7 @@ import { NookPicker } from '@/shared/NookPicker';
 import { RemoveDialog } from './RemoveDialog';
 import { summaryWords } from '@/features/drawing/words';
 import { wayTo } from '@/shared/placeWords';
-import { binMovedWords, namesWords, thawsThereWords } from './words';
+import { binMovedWords, levelWords, namesWords, thawsThereWords } from './words';
 
 type Open = 'move' | 'change' | 'remove' | null;
 
@@ -65,6 +65,7 @@ export function NookPanel({ nookId, onGone, onClose }: { nookId: string; onGone:
         </YStack>
         {onClose ? <Button kind="quiet" iconOnly icon={Close} label="Close" onPress={onClose} /> : null}
       </XStack>
+      {bin?.level ? <Small>{levelWords(bin.level, today())}</Small> : null}
       {summary.itemNames.length > 0 ? <Small numberOfLines={2}>{namesWords(summary.itemNames, 5)}</Small> : null}
       <XStack gap={8} flexWrap="wrap">
         <Button kind="primary" label="Look inside" onPress={() => router.push(`/nook/${nookId}`)} />

@@ -20,6 +20,8 @@ import { SpaceContents } from './SpaceContents';
 import { SpaceEditor } from './SpaceEditor';
 import { CAUTIONS } from './words';
 
+const COLD_KINDS: ReadonlySet<string> = new Set(['chest_freezer', 'upright_freezer', 'refrigerator']);
+
 type Showing = 'names' | 'measures' | 'baskets' | 'bins';
 const ZOOMS = [1, 1.6, 2.4];
 
@@ -54,9 +56,15 @@ function OpenSpace({ front }: { front: Front }) {
     <NookPanel nookId={chosen} onGone={() => setSelected(null)} onClose={() => setSelected(null)} />
   ) : null;
   const caution = CAUTIONS[space.kind];
+  const isCold = COLD_KINDS.has(space.kind);
   const side = (
     <YStack gap={12}>
       {gtMd ? panel : null}
+      {isCold ? (
+        <YStack paddingHorizontal={gtMd ? 0 : 16}>
+          <Button label="It was without cold …" onPress={() => router.push(`/space/${space.id}/outage`)} />
+        </YStack>
+      ) : null}
       {editing || empty ? (
         <SpaceEditor spaceId={space.id} />
       ) : (

@@ -2,6 +2,8 @@ import {
   formatSize,
   USUAL_SHELVES,
   type BinLook,
+  type BinRow,
+  type CivilDate,
   type LengthUnit,
   type NewSpace,
   type NookSummary,
@@ -11,6 +13,7 @@ import {
 } from '@ours/core';
 import { SHELF_KIND_WORDS } from '@/features/drawing/words';
 import { counted } from '@/kit/text/counted';
+import { dayWords } from '@/kit/text/dayWords';
 
 export const SPACE_KIND_WORDS: Readonly<Record<SpaceKind, string>> = {
   storage_rack: 'Storage rack',
@@ -114,3 +117,19 @@ export const removedWords = (name: string, heir: string | null): string =>
 
 export const cannotTakeWords = (heir: string, name: string): string =>
   `${heir} cannot take what is in ${name}; choose a shelf or a bin elsewhere.`;
+
+const QUARTERS: Readonly<Record<number, string>> = {
+  0: 'empty',
+  25: 'a quarter full',
+  50: 'half full',
+  75: 'three quarters full',
+  100: 'full',
+};
+/** `half full`; between the quarters in percent. */
+export const fullnessWords = (percent: number): string => QUARTERS[percent] ?? `${percent} % full`;
+
+/** A level with its day: `Half full, seen 26 Nov`. */
+export function levelWords({ percent, seenOn, how }: NonNullable<BinRow['level']>, today: CivilDate): string {
+  const fullness = fullnessWords(percent);
+  return `${fullness[0]!.toUpperCase()}${fullness.slice(1)}, ${how} ${dayWords(seenOn, today)}`;
+}

@@ -46,7 +46,7 @@ const REASONS: Readonly<Record<DiscardReason, string>> = {
 
 const AMOUNT = quantityField();
 
-type Mode = 'choose' | 'move' | 'freeze' | 'discard' | 'thaw';
+type Mode = 'choose' | 'move' | 'freeze' | 'discard' | 'thaw' | 'batch';
 
 /** Everything that can be done with one lot; a number and one tap each. */
 export function LotDialog({ lotId, onClose }: { lotId: string | null; onClose: () => void }) {
@@ -174,6 +174,7 @@ function OpenLot({ lot, item, state, onClose }: Props) {
             )}
             <Button grow kind="danger" label="Discard …" onPress={() => setMode('discard')} />
           </XStack>
+          <Button kind="quiet" label={lot.batch ? `Batch ${lot.batch}` : 'Batch …'} onPress={() => setMode('batch')} />
         </YStack>
       ) : null}
       {leaving ? (
@@ -210,6 +211,19 @@ function OpenLot({ lot, item, state, onClose }: Props) {
           }
         />
       ) : null}
+      {mode === 'batch' ? (
+        <BatchField
+          start={lot.batch ?? ''}
+          onSave={(batch) => {
+            onClose();
+            void runCommand(
+              'lot_changed',
+              [{ op: 'change', entity: 'lot', id: lot.id, fields: { batch } }],
+              batch === null ? `No batch: ${item.name}.` : `Batch ${batch}: ${item.name}.`,
+            );
+          }}
+        />
+      ) : null}
       {mode === 'discard' ? (
         <YStack gap={8}>
           <Small>Medicines, chemicals and batteries go to a collection point, not into the bin or the drain.</Small>
@@ -238,5 +252,26 @@ function OpenLot({ lot, item, state, onClose }: Props) {
         }}
       />
     </Dialog>
+  );
+}
+
+/** The maker's batch, as printed; recalls name it. */
+function BatchField({ start, onSave }: { start: string; onSave: (batch: string | null) => void }) {
+  const [text, setText] = useState(start);
+  const save = (): void => onSave(text.trim() === '' ? null : text.trim());
+  return (
+    <YStack gap={8}>
+      <Field
+        label="Batch, as printed"
+        hint="A recall names it."
+        autoFocus
+        autoCapitalize="characters"
+        maxLength={40}
+        value={text}
+        onChangeText={setText}
+        onSubmitEditing={save}
+      />
+      <Button kind="primary" label="Save" onPress={save} />
+    </YStack>
   );
 }

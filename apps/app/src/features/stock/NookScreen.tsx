@@ -3,6 +3,7 @@ import { useLocalSearchParams, useRouter } from 'expo-router';
 import { useCallback, useEffect, useState } from 'react';
 import { useMedia, XStack, YStack } from 'tamagui';
 import { useHousehold } from '@/shared/HouseholdProvider';
+import { today } from '@/shared/opContext';
 import { rememberNook } from '@/shared/recent';
 import { TwoPane } from '@/kit/layout/TwoPane';
 import { Button } from '@/kit/press/Button';
@@ -13,9 +14,10 @@ import { Screen } from '@/kit/layout/Screen';
 import { useContentWidth } from '@/kit/layout/useContentWidth';
 import { Small, Strong, Text } from '@/kit/text/Text';
 import { AddBins, NookPanel } from '@/features/spaces';
-import { CHEMICAL_CAUTION, namesWords } from '@/features/spaces/words';
+import { CHEMICAL_CAUTION, levelWords, namesWords } from '@/features/spaces/words';
 import { OpenDoorView, useFront } from '@/features/drawing';
 import { wayTo } from '@/shared/placeWords';
+import { LevelDialog } from './LevelDialog';
 import { inUseOrder, LotList, type ListedLot } from './LotList';
 
 function listLots(state: HouseholdState, nookId: string): ListedLot[] {
@@ -35,6 +37,7 @@ export function NookScreen() {
   const { gtMd } = useMedia();
   const content = useContentWidth();
   const [more, setMore] = useState(false);
+  const [levelling, setLevelling] = useState(false);
   const found = useHousehold(({ state }) => {
     const nook = id ? state.nook(id) : undefined;
     const path = id ? wayTo(state, id) : null;
@@ -111,9 +114,16 @@ export function NookScreen() {
       </XStack>
       <XStack paddingHorizontal={16} paddingBottom={10} gap={8}>
         <Button kind="primary" grow label="Record here" onPress={() => router.push(`/record?nook=${id}`)} />
+        {nook.kind === 'bin' ? <Button label="Level" onPress={() => setLevelling(true)} /> : null}
         {spaceId ? <Button label="Doors" onPress={() => router.push(`/space/${spaceId}`)} /> : null}
         <Button label={more ? 'Less' : 'More'} selected={more} onPress={() => setMore((now) => !now)} />
       </XStack>
+      {nook.kind === 'bin' && nook.row.level ? (
+        <Small paddingHorizontal={16} paddingBottom={8}>
+          {levelWords(nook.row.level, today())}
+        </Small>
+      ) : null}
+      {nook.kind === 'bin' && levelling ? <LevelDialog bin={nook.row} onClose={() => setLevelling(false)} /> : null}
       {more ? (
         <YStack>
           <NookPanel nookId={id} onGone={() => router.replace(spaceId ? `/space/${spaceId}` : '/nooks')} />

@@ -109,7 +109,7 @@ export function StockChart({
             strokeWidth={1.2}
             strokeDasharray="6 4"
           />
-          <SvgText {...strong} x={SIDE + 4} y={y(mark) - 5}>
+          <SvgText {...strong} x={width - SIDE} y={y(mark) - 5} textAnchor="end">
             buy at {amountWords(mark)}
           </SvgText>
         </G>

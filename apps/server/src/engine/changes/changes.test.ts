@@ -106,6 +106,7 @@ describe('the change feed', () => {
       thawedOn: null,
       madeOn: null,
       madeKind: null,
+      batch: null,
       id: home.id.lot,
       seq: 3,
       retired: false,

@@ -1,0 +1,3 @@
+import { RecallScreen } from '@/features/cold/RecallScreen';
+
+export default RecallScreen;

@@ -1,0 +1,3 @@
+import { OutageScreen } from '@/features/cold/OutageScreen';
+
+export default OutageScreen;
