@@ -1,12 +1,4 @@
-import {
-  addDays,
-  effectiveDue,
-  weekday,
-  type CivilDate,
-  type ItemFields,
-  type LedgerEvent,
-  type LotFields,
-} from '@ours/core';
+import { addDays, effectiveDue, type CivilDate, type ItemFields, type LedgerEvent, type LotFields } from '@ours/core';
 import type { SeededRandom } from './seededRandom';
 
 export interface UsedItem {
@@ -31,7 +23,8 @@ export interface Simulated {
 
 const DAYS_PER_MONTH = 30.4;
 export const SIMULATED_DAYS = 548;
-const SATURDAY = 6;
+/** Days ago, as on a Thursday: the home is the same on whatever day it is looked at. */
+const SATURDAY = 5;
 /** A home that shops once a week looks ahead as far. */
 const DAYS_AHEAD = 8;
 const FRESH_DAYS = 45;
@@ -96,7 +89,7 @@ export function simulateUse(
   if (item.usedPerMonth <= 0) return { lots, events };
   for (let ago = SIMULATED_DAYS - 1; ago >= 1; ago--) {
     const day = addDays(today, -ago);
-    const isWeekend = [0, SATURDAY].includes(weekday(day));
+    const isWeekend = ago % 7 === SATURDAY || ago % 7 === SATURDAY - 1;
     let wanted = random.poisson(stepsPerDay * (isWeekend ? 1.5 : 0.8)) * step;
     const inHand = random.next() < OUT_OF_TURN ? [...active].reverse() : active;
     for (const lot of inHand) {
@@ -117,7 +110,7 @@ export function simulateUse(
     // What spoils is looked at each week; of what keeps, the mark is seen, or not.
     const fresh = item.keepsDays !== null && item.keepsDays < FRESH_DAYS;
     const signal = low + (fresh ? 0.7 * soonUsed : 0);
-    if (weekday(day) === SATURDAY && onHand() <= signal && random.next() < (fresh ? 0.95 : 0.78)) {
+    if (ago % 7 === SATURDAY && onHand() <= signal && random.next() < (fresh ? 0.95 : 0.78)) {
       const wantedNow = Math.max(item.wantedThousandths, low + step, low + Math.ceil((1.6 * soonUsed) / step) * step);
       // Nobody fills the refrigerator with what keeps three days.
       const keeps = item.keepsDays === null || item.frozen ? Infinity : stepsPerDay * step * item.keepsDays * 1.3;

@@ -3,9 +3,11 @@ import { expect, test as base, type Page } from '@playwright/test';
 import { randomBytes } from 'node:crypto';
 import { HomeServer } from '../HomeServer';
 
-export const test = base.extend<object, { server: HomeServer }>({
+export const test = base.extend<object, { server: HomeServer; homeOf: string }>({
+  /** Journeys that name another one get a server, and so a demo home, that the others have not lived in. */
+  homeOf: ['everybody', { scope: 'worker', option: true }],
   server: [
-    async ({}, use) => {
+    async ({ homeOf: _ }, use) => {
       const server = await HomeServer.create();
       await use(server);
       await server.stop();

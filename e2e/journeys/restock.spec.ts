@@ -1,5 +1,7 @@
 import { allSaved, expect, goTo, openDemo, recordIntoPantry, recordLines, startHome, test } from './home';
 
+test.use({ homeOf: 'restock' });
+
 const steps = (page: import('@playwright/test').Page) => page.getByRole('navigation', { name: 'Restocking' });
 
 test('the list says what, how many, why and what it costs; a number is changed, a thing put off', async ({

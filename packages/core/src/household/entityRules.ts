@@ -22,7 +22,8 @@ const RULES: Partial<Record<EntityKind, EntityRules>> = {
   purchase: {
     check: (work, row) => {
       const before = work.get('purchase', row.id);
-      if (before?.state === 'put_away' && (row as PurchaseRow).state === 'put_away')
+      // A second putting away changes nothing of the line; a price noted later does.
+      if (before?.state === 'put_away' && saysTheSame(before, row as PurchaseRow))
         refuse({ kind: 'already_put_away', id: row.id });
     },
   },
@@ -33,5 +34,9 @@ const RULES: Partial<Record<EntityKind, EntityRules>> = {
     },
   },
 };
+
+function saysTheSame(before: PurchaseRow, after: PurchaseRow): boolean {
+  return (Object.keys(before) as (keyof PurchaseRow)[]).every((key) => key === 'seq' || before[key] === after[key]);
+}
 
 export const rulesOf = (entity: EntityKind): EntityRules => RULES[entity] ?? NONE;

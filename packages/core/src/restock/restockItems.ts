@@ -25,7 +25,8 @@ function usualPack({ unit }: ItemRow, lots: readonly LotRow[]): number | null {
 }
 
 /**
- * How long it keeps from the day it is bought: as the home says, or the middle of what its closed lots show.
+ * How long it keeps from the day it is bought: as the home says, or as long as the best quarter of its closed lots. The middle
+ * would be too short: a lot that was split off when some of it was moved is younger than what is in it.
  * @param lots used-up ones as well, as far as they are known
  */
 export function keepDaysOf(item: ItemRow, lots: readonly LotRow[]): number | null {
@@ -36,7 +37,7 @@ export function keepDaysOf(item: ItemRow, lots: readonly LotRow[]): number | nul
     const days = made && due ? daysBetween(made, due.on) : -1;
     return days > 0 ? [days] : [];
   });
-  return spans.length === 0 ? null : spans.sort((a, b) => a - b)[Math.floor(spans.length / 2)]!;
+  return spans.length === 0 ? null : spans.sort((a, b) => b - a)[Math.floor(spans.length / 4)]!;
 }
 
 const everyLotOf = (state: HouseholdState, itemId: string): LotRow[] =>

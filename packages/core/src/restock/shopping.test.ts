@@ -1,7 +1,7 @@
 import { applyCommand, HouseholdState, type ItemFields, type Op, type PurchaseRow } from '../household';
 import { AS_ADULT, idMaker, itemFields, lotRow, sampleRows } from '../household/sampleHome.test-support';
 import { amountIn, divided, opsForRefill, placeFor, refillsOf } from './places';
-import { dismissedItems, linesOf, listedItem, thingsOf } from './restockItems';
+import { dismissedItems, keepDaysOf, linesOf, listedItem, thingsOf } from './restockItems';
 import { restockOf } from './restockList';
 import {
   opsForListing,
@@ -70,6 +70,9 @@ describe('a list that several people hold', () => {
     expect(run(state, mine!).ok).toBe(true);
     expect(run(state, theirs!)).toMatchObject({ ok: false, refusal: { kind: 'already_put_away' } });
     expect(amountIn(state, 'lanterns', 'bin')).toBe(30_000);
+    // A price can still be noted.
+    expect(run(state, opsForPrice(linesOf(state, trip)[0]!, null, 240)).ok).toBe(true);
+    expect(linesOf(state, trip)).toMatchObject([{ state: 'put_away', priceMinor: 240 }]);
   });
   it('another number, and not this week', () => {
     const state = home();
@@ -182,6 +185,18 @@ describe('trips', () => {
       '2026-12-02 near',
     ]);
     expect([tripAfter(trips, trips[0]!), tripAfter(trips, trips[1]!)]).toEqual(['2026-12-02', '2026-12-05']);
+  });
+  it('how long it keeps is learned from its dates; what was split off later makes it no shorter', () => {
+    const item = home().get('item', 'lanterns')!;
+    // Made on 22 February 2022 by its id (RFC 9562, appendix A.6), good for ten days; the others split off eight days later.
+    const bought = lotRow('017f22e2-79b0-7cc3-98c4-dc0c0c07398f', { expiresOn: '2022-03-04' });
+    const split = lotRow('017f4c16-0000-7cc3-98c4-dc0c0c07398f', { expiresOn: '2022-03-04' });
+    expect([keepDaysOf(item, [bought]), keepDaysOf(item, [split, bought, split]), keepDaysOf(item, [])]).toEqual([
+      10,
+      10,
+      null,
+    ]);
+    expect(keepDaysOf(item, [{ ...bought, openedOn: '2022-02-23' }])).toBeNull();
   });
   it('an item is listed with its dates and how long it keeps', () => {
     const state = home({ keepDays: 9, restock: { how: 'full', fullThousandths: 5000, weeklyThousandths: 2000 } });

@@ -40,7 +40,7 @@ import { useRunCommand } from '@/shared/useRunCommand';
 import { OpenDoorView, useFront } from '@/features/drawing';
 import { amountWords, sizeWords } from '@/features/stock/words';
 import { RestockFrame } from './RestockFrame';
-import { behindWords, costWords, doneOfWords, placeReasonWords } from './words';
+import { behindWords, costWords, ofWords, placeReasonWords } from './words';
 
 /** What is put away now, and what comes after it. */
 function bought(state: HouseholdState): { open: ShoppingThing[]; done: number } {
@@ -74,7 +74,7 @@ export function PutAwayScreen() {
     <OneThing
       key={first.key}
       thing={first}
-      sub={doneOfWords(done, done + open.length)}
+      sub={ofWords(done, done + open.length)}
       next={second?.name ?? null}
       onSkip={() => setSkipped((now) => [...now.filter((key) => key !== first.key), first.key])}
     />

@@ -54,7 +54,8 @@ export function listView(state: HouseholdState, { answer, trip }: Outlook): List
   for (const entry of answer.entries) {
     const item = state.get('item', entry.itemId);
     if (!item || item.retired) continue;
-    const own = (byItem.get(item.id) ?? []).filter(({ state: of }) => of !== 'dismissed');
+    // What is put away is stock, and no line any more.
+    const own = (byItem.get(item.id) ?? []).filter(({ state: of }) => of !== 'dismissed' && of !== 'put_away');
     const asks = entry.verdict === 'ask' || (entry.verdict !== 'unknown' && entry.countFirst);
     if (asks && own.length === 0 && !off.has(item.id) && view.ask.length < MOST_ASKED) view.ask.push({ entry, item });
     if (own.length > 0 || (entry.verdict === 'buy' && !off.has(item.id))) {
@@ -73,7 +74,7 @@ export function listView(state: HouseholdState, { answer, trip }: Outlook): List
     } else if (entry.verdict !== 'unknown' && entry.verdict !== 'ask') view.enough.push({ entry, item });
   }
   for (const line of written)
-    if (line.itemId === null && line.state !== 'dismissed')
+    if (line.itemId === null && line.state !== 'dismissed' && line.state !== 'put_away')
       lines.push({
         key: line.id,
         item: null,

@@ -107,6 +107,10 @@ describe('the list', () => {
       { fields: { itemId: null, name: 'lamp glass', packs: 1 } },
     ]);
   });
+  it('what is put away is no line of the list any more', async () => {
+    await openWith(<RestockScreen />, [...usedHome(60), line({ state: 'put_away' })]);
+    expect(await screen.findByText(/^Nothing has to be bought/)).toBeTruthy();
+  });
   it('shopping begins with every line written, and goes to the shop', async () => {
     await openWith(<RestockScreen />, usedHome(3));
     await screen.findByRole('button', { name: /pieces? Paper lantern/ });

@@ -166,7 +166,7 @@ export const WAY_WORDS: Readonly<Record<RestockWay, string>> = {
   never: 'not by this list',
 };
 
-/** What is said of the ticked and the open lines of an aisle: `3 of 5`. */
+/** How many of them are done: `3 of 5`. */
 export const ofWords = (done: number, all: number): string => `${done} of ${all}`;
 
 /** The whole list as text to share. */
@@ -287,8 +287,6 @@ export const placeReasonWords = (reason: PlaceReason): string => PLACE_WORDS[rea
 /** Behind what is older: `behind 2 older`. */
 export const behindWords = (older: number): string =>
   counted(older, { zero: '', one: 'behind the older one', other: 'behind the # older ones' });
-
-export const doneOfWords = (done: number, all: number): string => `${done} of ${all}`;
 
 /** `to 4; 2 left there`, `to 3; the last of it`. */
 export function refillWords({ item, amountThousandths, thereThousandths, leftThousandths }: Refill): string {
