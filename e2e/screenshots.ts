@@ -72,7 +72,7 @@ await phone.getByRole('button', { name: 'About it' }).click();
 await phone.getByRole('button', { name: 'Change: buy' }).waitFor();
 await shot(phone, 'item-phone');
 await visit(phone, '/restock');
-await phone.getByText('Enough, don’t buy').waitFor();
+await phone.getByText('Not bought this time').waitFor();
 await shot(phone, 'restock-phone');
 await phone.getByRole('button', { name: 'Start shopping' }).click();
 for (const at of [0, 1, 3]) await phone.getByRole('checkbox').nth(at).click();

@@ -82,7 +82,7 @@ const VIEWS: [name: string, open: (page: Page, server: HomeServer) => Promise<vo
     'restock',
     async (page) => {
       await goTo(page, 'Restock');
-      await expect(page.getByText('Enough, don’t buy')).toBeVisible();
+      await expect(page.getByText('Not bought this time')).toBeVisible();
     },
   ],
   [

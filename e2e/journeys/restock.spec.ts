@@ -24,7 +24,7 @@ test('the list says what, how many, why and what it costs; a number is changed, 
   await expect(page.getByRole('button', { name: new RegExp(` ${thing}: `) })).toHaveCount(0);
   await page.getByRole('button', { name: 'Undo' }).click();
   await expect(page.getByRole('button', { name: new RegExp(` ${thing}: `) })).toBeVisible();
-  await page.getByRole('button', { name: /Enough, don’t buy/ }).click();
+  await page.getByRole('button', { name: /Not bought this time/ }).click();
   await expect(page.getByText(/left; lasts (to|over)/).first()).toBeVisible();
 });
 

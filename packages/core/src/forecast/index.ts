@@ -6,6 +6,7 @@ export {
   enoughFor,
   FARTHEST_DAYS,
   GUESS_BELOW,
+  hasPace,
   isGuess,
   type Keeping,
   runOutDay,

@@ -87,6 +87,10 @@ export const GUESS_BELOW = 4;
 export const isGuess = ({ daysOfUse, fromPurchases, foundShort, said }: UseEstimate): boolean =>
   daysOfUse < GUESS_BELOW && !fromPurchases && !foundShort && !said;
 
+/** Something is known of how it is used: seen, said, told by its purchases or by what counts missed. */
+export const hasPace = ({ rate, daysOfUse, said, fromPurchases, foundShort }: UseEstimate): boolean =>
+  rate > 0 && (daysOfUse > 0 || said || fromPurchases || foundShort);
+
 export interface Keeping {
   /** Exposed days in which a unit bought now is still good; null: it keeps. */
   days: number | null;

@@ -3,11 +3,11 @@ export { type UseFirstEntry, lossesOf } from './useFirst';
 export {
   dismissedItems,
   keepDaysOf,
-  linesOf,
+  linesOfTrip,
   type ListedItem,
   listedItem,
   type ShoppingThing,
-  thingsOf,
+  thingsOnList,
   tripPlan,
 } from './restockItems';
 export {
@@ -31,7 +31,7 @@ export {
 export { type Trip, tripAfter, tripsAhead } from './trips';
 export {
   amountIn,
-  divided,
+  partsToPutAway,
   opsForRefill,
   placeFor,
   type PlaceReason,

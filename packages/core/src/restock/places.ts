@@ -77,7 +77,12 @@ export interface PutPart {
 }
 
 /** Divides what was bought between its place and, when that is full, its reserve: whole units, the place first. */
-export function divided(state: HouseholdState, item: ItemRow, nookId: string, amountThousandths: number): PutPart[] {
+export function partsToPutAway(
+  state: HouseholdState,
+  item: ItemRow,
+  nookId: string,
+  amountThousandths: number,
+): PutPart[] {
   const all: PutPart[] = [{ nookId, amountThousandths, reserve: false }];
   const { front } = item;
   if (!front || front.nookId !== nookId) return all;

@@ -86,7 +86,7 @@ const DISMISSED_DAYS = 7;
  * The lines of a trip's list that somebody wrote, ticked or put off; newest last. What was written by hand and not bought on an
  * earlier trip comes along.
  */
-export const linesOf = (state: HouseholdState, trip: Pick<Trip, 'day' | 'shop'>): PurchaseRow[] =>
+export const linesOfTrip = (state: HouseholdState, trip: Pick<Trip, 'day' | 'shop'>): PurchaseRow[] =>
   state
     .all('purchase')
     .filter(
@@ -112,7 +112,7 @@ export interface ShoppingThing {
 const RANK = { put_away: 3, basket: 2, not_there: 1, wanted: 0, dismissed: -1 } as const;
 
 /** The things of a list, each once. */
-export function thingsOf(lines: readonly PurchaseRow[]): ShoppingThing[] {
+export function thingsOnList(lines: readonly PurchaseRow[]): ShoppingThing[] {
   const byKey = new Map<string, PurchaseRow[]>();
   for (const line of lines) {
     if (line.state === 'dismissed') continue;

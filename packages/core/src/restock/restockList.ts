@@ -4,6 +4,7 @@ import {
   daysAhead,
   enoughFor,
   expectedLoss,
+  hasPace,
   isGuess,
   runOutDay,
   usableIn,
@@ -142,11 +143,8 @@ class Deciding {
     return Math.max(0, left - (estimate.stock - estimate.likely) * estimate.quantum);
   }
 
-  /** Something is known of how it is used: seen, said, or told by its purchases. */
   private get pace(): UseEstimate | null {
-    const { estimate } = this;
-    if (!estimate || !(estimate.rate > 0)) return null;
-    return estimate.daysOfUse > 0 || estimate.said || estimate.fromPurchases || estimate.foundShort ? estimate : null;
+    return this.estimate && hasPace(this.estimate) ? this.estimate : null;
   }
 
   entry(): RestockEntry {

@@ -1,7 +1,7 @@
 import { applyCommand, HouseholdState, type ItemFields, type Op, type PurchaseRow } from '../household';
 import { AS_ADULT, idMaker, itemFields, lotRow, sampleRows } from '../household/sampleHome.test-support';
-import { amountIn, divided, opsForRefill, placeFor, refillsOf } from './places';
-import { dismissedItems, keepDaysOf, linesOf, listedItem, thingsOf } from './restockItems';
+import { amountIn, partsToPutAway, opsForRefill, placeFor, refillsOf } from './places';
+import { dismissedItems, keepDaysOf, linesOfTrip, listedItem, thingsOnList } from './restockItems';
 import { restockOf } from './restockList';
 import {
   opsForListing,
@@ -40,30 +40,30 @@ describe('a list that several people hold', () => {
   it('is written when shopping begins, and each line can be ticked and unticked', () => {
     const state = home();
     expect(run(state, opsForStartingTrip(trip, [entry], context)).ok).toBe(true);
-    expect(linesOf(state, trip)).toMatchObject([
+    expect(linesOfTrip(state, trip)).toMatchObject([
       { itemId: 'lanterns', packs: 1, state: 'wanted', forDay: '2026-11-28' },
     ]);
-    run(state, opsForTicking(linesOf(state, trip), 'basket', 'runa', context));
-    expect(thingsOf(linesOf(state, trip))).toMatchObject([
+    run(state, opsForTicking(linesOfTrip(state, trip), 'basket', 'runa', context));
+    expect(thingsOnList(linesOfTrip(state, trip))).toMatchObject([
       { state: 'basket', line: { byPersonId: 'runa', atInstant: NOW } },
     ]);
-    run(state, opsForTicking(linesOf(state, trip), 'wanted', 'runa', context));
-    expect(linesOf(state, trip)).toMatchObject([{ state: 'wanted', byPersonId: null, atInstant: null }]);
+    run(state, opsForTicking(linesOfTrip(state, trip), 'wanted', 'runa', context));
+    expect(linesOfTrip(state, trip)).toMatchObject([{ state: 'wanted', byPersonId: null, atInstant: null }]);
   });
   it('begun on two phones at once shows each thing once, and one tick ticks both lines', () => {
     const state = home();
     run(state, opsForStartingTrip(trip, [entry], context));
     run(state, opsForStartingTrip(trip, [{ ...entry, packs: 3 }], context));
-    const [first, ...others] = thingsOf(linesOf(state, trip));
+    const [first, ...others] = thingsOnList(linesOfTrip(state, trip));
     expect(others).toEqual([]);
     expect(first).toMatchObject({ packs: 3, state: 'wanted', lines: [{}, {}] });
     run(state, opsForTicking(first!.lines, 'basket', null, context));
-    expect(linesOf(state, trip).map((line) => line.state)).toEqual(['basket', 'basket']);
+    expect(linesOfTrip(state, trip).map((line) => line.state)).toEqual(['basket', 'basket']);
   });
   it('is put away once: a second person’s command is refused as a whole, and the stock is right', () => {
     const state = home();
     run(state, opsForStartingTrip(trip, [entry], context));
-    const lines = linesOf(state, trip);
+    const lines = linesOfTrip(state, trip);
     const item = state.get('item', 'lanterns')!;
     const put = [{ nookId: 'bin', amountThousandths: 6000, expiresOn: null, dateKind: null, packSize: null }];
     const [mine, theirs] = [1, 2].map(() => opsForPuttingAway(lines, item, put, state.lotsOf('lanterns'), context));
@@ -71,15 +71,15 @@ describe('a list that several people hold', () => {
     expect(run(state, theirs!)).toMatchObject({ ok: false, refusal: { kind: 'already_put_away' } });
     expect(amountIn(state, 'lanterns', 'bin')).toBe(30_000);
     // A price can still be noted.
-    expect(run(state, opsForPrice(linesOf(state, trip)[0]!, null, 240)).ok).toBe(true);
-    expect(linesOf(state, trip)).toMatchObject([{ state: 'put_away', priceMinor: 240 }]);
+    expect(run(state, opsForPrice(linesOfTrip(state, trip)[0]!, null, 240)).ok).toBe(true);
+    expect(linesOfTrip(state, trip)).toMatchObject([{ state: 'put_away', priceMinor: 240 }]);
   });
   it('another number, and not this week', () => {
     const state = home();
     run(state, opsForWanting(trip, entry, [], 4, context));
-    expect(linesOf(state, trip)).toMatchObject([{ packs: 4, state: 'wanted' }]);
-    run(state, opsForWanting(trip, entry, linesOf(state, trip), 0, context));
-    expect(thingsOf(linesOf(state, trip))).toEqual([]);
+    expect(linesOfTrip(state, trip)).toMatchObject([{ packs: 4, state: 'wanted' }]);
+    run(state, opsForWanting(trip, entry, linesOfTrip(state, trip), 0, context));
+    expect(thingsOnList(linesOfTrip(state, trip))).toEqual([]);
     expect([...dismissedItems(state, '2026-12-04')]).toEqual(['lanterns']);
     expect(dismissedItems(state, '2026-12-05').size).toBe(0);
   });
@@ -87,14 +87,14 @@ describe('a list that several people hold', () => {
     const state = home();
     run(state, opsForListing(trip, { name: 'Stamps' }, context));
     const next: Trip = { day: '2026-12-05', shop: null };
-    expect(linesOf(state, next)).toMatchObject([{ name: 'Stamps', state: 'wanted' }]);
-    run(state, opsForTicking(linesOf(state, next), 'basket', null, context));
-    expect(linesOf(state, next)).toEqual([]);
+    expect(linesOfTrip(state, next)).toMatchObject([{ name: 'Stamps', state: 'wanted' }]);
+    run(state, opsForTicking(linesOfTrip(state, next), 'basket', null, context));
+    expect(linesOfTrip(state, next)).toEqual([]);
   });
   it('a price that was paid is known the next time', () => {
     const state = home();
     run(state, opsForStartingTrip(trip, [entry], context));
-    const [line] = linesOf(state, trip) as [PurchaseRow];
+    const [line] = linesOfTrip(state, trip) as [PurchaseRow];
     for (const price of [250, 230]) run(state, opsForPrice(line, state.get('item', 'lanterns')!, price));
     expect(state.get('item', 'lanterns')!.packs).toEqual([{ shopId: null, amountThousandths: 1000, priceMinor: 230 }]);
     expect(opsForPrice(line, null, 230)).toHaveLength(1);
@@ -118,12 +118,14 @@ describe('where it goes', () => {
   it('what its place does not hold goes to the reserve, in whole units', () => {
     const state = home({ front: { nookId: 'bin2', leastThousandths: 1000, fullThousandths: 4000 } });
     const item = state.get('item', 'lanterns')!;
-    expect(divided(state, item, 'bin2', 6000)).toEqual([
+    expect(partsToPutAway(state, item, 'bin2', 6000)).toEqual([
       { nookId: 'bin2', amountThousandths: 4000, reserve: false },
       { nookId: 'bin', amountThousandths: 2000, reserve: true },
     ]);
-    expect(divided(state, item, 'bin2', 3000)).toHaveLength(1);
-    expect(divided(state, item, 'bin', 6000)).toEqual([{ nookId: 'bin', amountThousandths: 6000, reserve: false }]);
+    expect(partsToPutAway(state, item, 'bin2', 3000)).toHaveLength(1);
+    expect(partsToPutAway(state, item, 'bin', 6000)).toEqual([
+      { nookId: 'bin', amountThousandths: 6000, reserve: false },
+    ]);
   });
 });
 

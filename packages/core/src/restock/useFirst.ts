@@ -1,6 +1,6 @@
 /** What is lost at the present pace, lot by lot, when what ends first is used first. */
 import { daysBetween, type CivilDate } from '../base';
-import { daysAhead, expectedLoss, isGuess, runOutDay, type UseEstimate } from '../forecast';
+import { daysAhead, expectedLoss, hasPace, isGuess, runOutDay, type UseEstimate } from '../forecast';
 import type { RestockItem, TripPlan } from './restockList';
 import { packFor } from './restockList';
 
@@ -32,11 +32,8 @@ const FARTHEST_DUE_DAYS = 120;
  */
 export function lossesOf(item: RestockItem, estimate: UseEstimate | undefined, plan: TripPlan): UseFirstEntry[] {
   const ahead = daysAhead(plan.presence, plan.todayNumber);
-  const knows =
-    estimate !== undefined &&
-    estimate.rate > 0 &&
-    (estimate.daysOfUse > 0 || estimate.said || estimate.fromPurchases || estimate.foundShort);
-  const quantum = knows ? estimate.quantum : 1000;
+  const pace = estimate && hasPace(estimate) ? estimate : null;
+  const quantum = pace?.quantum ?? 1000;
   const pack = packFor(item, plan.shopId);
   const price = pack.priceMinor === null ? null : pack.priceMinor / pack.amountThousandths;
   const dated = item.lots
@@ -45,13 +42,13 @@ export function lossesOf(item: RestockItem, estimate: UseEstimate | undefined, p
     )
     .sort((a, b) => (a.dueOn < b.dueOn ? -1 : a.dueOn > b.dueOn ? 1 : a.lotId < b.lotId ? -1 : 1));
   const good = dated.filter(({ dueOn }) => dueOn >= plan.today);
-  const lost = knows
+  const lost = pace
     ? expectedLoss(
         good.map(({ thousandths, dueOn }) => ({
           units: thousandths / quantum,
           days: daysBetween(plan.today, dueOn) + 1,
         })),
-        estimate,
+        pace,
         ahead,
       )
     : good.map(() => 0);
@@ -70,8 +67,8 @@ export function lossesOf(item: RestockItem, estimate: UseEstimate | undefined, p
         dueOn,
         lostThousandths,
         lostMinor: price === null ? null : Math.round(price * lostThousandths),
-        lastsDays: !knows || late ? null : runOutDay(estimate, before / quantum, 0.5, ahead),
-        weeklyThousandths: knows ? Math.round(estimate.rate * quantum * 7) : 0,
+        lastsDays: !pace || late ? null : runOutDay(pace, before / quantum, 0.5, ahead),
+        weeklyThousandths: pace ? Math.round(pace.rate * quantum * 7) : 0,
         uses: estimate?.daysOfUse ?? 0,
         guess: estimate ? isGuess(estimate) : true,
       },

@@ -110,8 +110,6 @@ export const item = defineEntity('item', {
     front: added(orNull(front)),
     /** How long it keeps from the day it is bought, in days; null: as the dates on it say. */
     keepDays: added(orNull(whole(1, 36_500))),
-    /** Codes printed on its packs, digits alone. */
-    codes: added(orNull(listOf(text(4, 20), 20))),
   },
   retire: 'when_empty',
   writtenBy: 'member',

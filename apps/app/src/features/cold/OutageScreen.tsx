@@ -15,6 +15,7 @@ import { Choices } from '@/kit/form/Choices';
 import { Field } from '@/kit/form/Field';
 import { Stepper } from '@/kit/form/Stepper';
 import { EmptyState } from '@/kit/layout/EmptyState';
+import { Footer } from '@/kit/layout/Footer';
 import { ListHeading, ListRow } from '@/kit/layout/ListRow';
 import { NotHere } from '@/kit/layout/NotHere';
 import { Screen } from '@/kit/layout/Screen';
@@ -83,22 +84,24 @@ function Without({ spaceId, name, freezer }: { spaceId: string; name: string; fr
       sub={name}
       back={`/space/${spaceId}`}
       footer={
-        <YStack padding={12} gap={6} borderTopWidth={1} borderColor="$borderColor" backgroundColor="$backgroundStrong">
-          {open.length > 0 ? (
-            <Small>
-              {counted(open.length, {
-                one: '# thing is still to be looked at.',
-                other: '# things are still to be looked at.',
-              })}
-            </Small>
-          ) : null}
+        <Footer
+          note={
+            open.length === 0
+              ? ''
+              : counted(open.length, {
+                  one: '# thing is still to be looked at.',
+                  other: '# things are still to be looked at.',
+                })
+          }
+        >
           <Button
             kind="primary"
+            grow
             label="Note it, and throw out"
             disabled={!ready || lots.length === 0 || open.length > 0}
             onPress={() => void save()}
           />
-        </YStack>
+        </Footer>
       }
     >
       <YStack padding={16} gap={12}>

@@ -1,4 +1,4 @@
-import { packFor, recordLine, type ItemRow, type Trip } from '@ours/core';
+import { foldText, packFor, recordLine, type ItemRow, type Trip } from '@ours/core';
 import { useState } from 'react';
 import { XStack } from 'tamagui';
 import { Field } from '@/kit/form/Field';
@@ -33,7 +33,9 @@ export function AddLineDialog({
   const order = useHousehold(({ state }) => state.get('household', me.householdId)?.dateOrder ?? null);
   const read = text.trim() === '' ? null : recordLine(text, { order, today: today() });
   const name = read?.understood ? read.name : text.trim();
-  const item = name === '' ? null : knownItem(store.finder.find(name, FOUND), name);
+  const known = name === '' ? [] : thingsCalled(store.finder.find(name, FOUND), name);
+  // One that is called so, or the only one that can be meant; of several it is asked.
+  const item = known.find((one) => isCalled(one, name)) ?? (known.length === 1 ? known[0]! : null);
   const count = read?.understood ? Math.max(1, Math.ceil(read.quantityThousandths / 1000)) : 1;
   const line: WrittenLine | null = name === '' ? null : lineOf(name, item, count, trip);
   const addLine = (written: WrittenLine | null): void => {
@@ -55,15 +57,16 @@ export function AddLineDialog({
       />
       <Text aria-live="polite">
         {line
-          ? `${figureWords(line.packs * 1000)} × ${line.name}${item ? '' : ' (new here: it is on this list only)'}`
+          ? `${figureWords(line.packs * 1000)} × ${line.name}${item ? '' : known.length > 0 ? ': which one?' : ' (new here: it is on this list only)'}`
           : 'One thing at a time; Enter adds it.'}
       </Text>
-      {item && line && item.name.toLowerCase() !== name.toLowerCase() ? (
-        <Button
-          kind="quiet"
-          label={`Not ${item.name}: “${name}” as typed`}
-          onPress={() => addLine(lineOf(name, null, count, trip))}
-        />
+      {name !== '' && known.length > 0 && !(item && isCalled(item, name)) ? (
+        <XStack gap={8} flexWrap="wrap">
+          {known.slice(0, MOST_OFFERED).map((one) => (
+            <Button key={one.id} label={one.name} onPress={() => addLine(lineOf(name, one, count, trip))} />
+          ))}
+          <Button kind="quiet" label={`“${name}” as typed`} onPress={() => addLine(lineOf(name, null, count, trip))} />
+        </XStack>
       ) : null}
       <XStack gap={8}>
         <Button kind="primary" grow label="Add" disabled={!line} onPress={() => addLine(line)} />
@@ -73,19 +76,26 @@ export function AddLineDialog({
   );
 }
 
-/** Answers looked through for a thing. */
-const FOUND = 6;
+/** Answers looked through, and of them offered. */
+const FOUND = 20;
+const MOST_OFFERED = 4;
 
 type Answers = ReturnType<ReturnType<typeof useHouseholdContext>['store']['finder']['find']>;
 
-/** The thing that is meant: the first that is found, if its name says all that was typed. */
-function knownItem(found: Answers, name: string): ItemRow | null {
-  // A bin may be called like what is in it.
-  const first = found.find((one) => one.kind === 'item');
-  if (!first) return null;
-  const words = name.toLowerCase().split(/\s+/);
-  const known = [first.item.name, ...first.item.synonyms].join(' ').toLowerCase();
-  return words.every((word) => known.includes(word.replace(/s$/, ''))) ? first.item : null;
+const singular = (words: string): string => foldText(words).trim().replace(/s$/, '');
+const isCalled = ({ name, synonyms }: ItemRow, typed: string): boolean =>
+  [name, ...synonyms].some((one) => singular(one) === singular(typed));
+
+/** The things whose name says all that was typed; those that are bought first. A bin may be called like what is in it. */
+function thingsCalled(found: Answers, typed: string): ItemRow[] {
+  const words = foldText(typed).split(/\s+/).map(singular);
+  return found
+    .flatMap((one) => (one.kind === 'item' ? [one.item] : []))
+    .filter(({ name, synonyms }) => {
+      const said = foldText([name, ...synonyms].join(' '));
+      return words.every((word) => said.includes(word));
+    })
+    .sort((a, b) => Number((b.packs ?? []).length > 0) - Number((a.packs ?? []).length > 0));
 }
 
 function lineOf(name: string, item: ItemRow | null, count: number, trip: Trip): WrittenLine {

@@ -4,6 +4,7 @@ import { useState } from 'react';
 import { useMedia, XStack, YStack } from 'tamagui';
 import { StockChart } from '@/kit/chart/StockChart';
 import { ListRow } from '@/kit/layout/ListRow';
+import { Footer } from '@/kit/layout/Footer';
 import { NotHere } from '@/kit/layout/NotHere';
 import { Screen } from '@/kit/layout/Screen';
 import { TwoPane } from '@/kit/layout/TwoPane';
@@ -106,7 +107,7 @@ function ItemPage({ view }: { view: ItemView }) {
       title={item.name}
       back="/restock"
       footer={
-        <XStack padding={12} gap={8} borderTopWidth={1} borderColor="$borderColor" backgroundColor="$backgroundStrong">
+        <Footer>
           <Button
             kind="primary"
             grow
@@ -116,7 +117,7 @@ function ItemPage({ view }: { view: ItemView }) {
           />
           <Button label="Put in" onPress={() => router.push(`/record${lots[0] ? `?nook=${lots[0].nookId}` : ''}`)} />
           <Button label="About" onPress={() => setEditing('about')} />
-        </XStack>
+        </Footer>
       }
     >
       <XStack paddingHorizontal={16} paddingBottom={10} gap={8} alignItems="baseline" flexWrap="wrap">

@@ -3,11 +3,9 @@ import { useState } from 'react';
 import { XStack, YStack } from 'tamagui';
 import { EmptyState } from '@/kit/layout/EmptyState';
 import { ListHeading } from '@/kit/layout/ListRow';
-import { pressable } from '@/kit/press/pressable';
-import { Check } from '@/kit/press/icons';
+import { CheckSquare } from '@/kit/press/CheckSquare';
 import { counted } from '@/kit/text/counted';
 import { Small, Strong } from '@/kit/text/Text';
-import { usePalette } from '@/kit/theme/usePalette';
 import { useHousehold, useHouseholdContext } from '@/shared/HouseholdProvider';
 import { NookPlate } from '@/shared/NookPlate';
 import { opContext } from '@/shared/opContext';
@@ -58,7 +56,6 @@ export function RefillScreen() {
 
 function RefillRow({ refill, done, onCarry }: { refill: Refill; done: boolean; onCarry: () => void }) {
   const runCommand = useRunCommand();
-  const palette = usePalette();
   const { store } = useHouseholdContext();
   const { item, fromNookId, toNookId, amountThousandths } = refill;
   const amount = amountWords(amountThousandths, item.unit);
@@ -79,22 +76,12 @@ function RefillRow({ refill, done, onCarry }: { refill: Refill; done: boolean; o
       borderBottomWidth={1}
       borderColor="$borderColor"
     >
-      <YStack
-        {...pressable({ onPress: carry, disabled: done })}
-        role="checkbox"
-        aria-checked={done}
-        aria-label={`${amount} ${item.name} carried`}
-        width={48}
-        height={48}
-        borderRadius={10}
-        borderWidth={2}
-        borderColor={done ? '$green' : '$color'}
-        backgroundColor={done ? '$accent' : '$background'}
-        alignItems="center"
-        justifyContent="center"
-      >
-        {done ? <Check size={26} color={palette.onGreen} strokeWidth={3} /> : null}
-      </YStack>
+      <CheckSquare
+        label={`${amount} ${item.name} carried`}
+        state={done ? 'ticked' : 'open'}
+        disabled={done}
+        onPress={carry}
+      />
       <YStack flex={1} minWidth={0} gap={3}>
         <Strong color={done ? '$second' : '$color'}>
           {amount} {item.name}

@@ -6,10 +6,10 @@ import { Runway, type RunwayBar } from '@/kit/chart/Runway';
 import type { Ruler } from '@/kit/chart/Ruler';
 import { Stepper } from '@/kit/form/Stepper';
 import { Button } from '@/kit/press/Button';
-import { pressable } from '@/kit/press/pressable';
 import { Mono, Small, Strong } from '@/kit/text/Text';
 import type { RestockEntry } from '@ours/core';
 import type { ListLine } from './listView';
+import { RunwayRow } from './RunwayRow';
 import { packsWords, packWords, priceFigure } from './words';
 
 const ROW_HEIGHT = 68;
@@ -41,7 +41,6 @@ export const RestockRow = memo(function RestockRow({
   plan,
   currency,
   open,
-  selected,
   onOpen,
   onPacks,
   onItem,
@@ -52,7 +51,6 @@ export const RestockRow = memo(function RestockRow({
   currency: string;
   /** Shows what can be changed. */
   open: boolean;
-  selected: boolean;
   onOpen: (key: string) => void;
   onPacks: (line: ListLine, packs: number) => void;
   onItem: (line: ListLine) => void;
@@ -61,19 +59,17 @@ export const RestockRow = memo(function RestockRow({
   const pack = item ? packWords(packThousandths, item, size) : '';
   const most = entry?.mostPacks ?? null;
   return (
-    <YStack backgroundColor={selected ? '$greenTint' : '$background'} borderBottomWidth={1} borderColor="$borderColor">
-      <YStack
-        {...pressable({ onPress: () => onOpen(line.key) })}
-        aria-expanded={open}
-        aria-label={`${item ? packsWords(packs, item) : packs} ${name}: ${why}`}
-        position="relative"
+    <YStack backgroundColor="$background" borderBottomWidth={1} borderColor="$borderColor">
+      <RunwayRow
+        ruler={plan.ruler}
+        ticks={plan.ticks}
         height={ROW_HEIGHT}
-        pressStyle={{ backgroundColor: '$greenTint' }}
+        bar={barOf(entry, plan)}
+        label={`${item ? packsWords(packs, item) : packs} ${name}: ${why}`}
+        expanded={open}
+        onPress={() => onOpen(line.key)}
       >
-        <YStack position="absolute" top={0} left={0}>
-          <Runway ruler={plan.ruler} ticks={plan.ticks} height={ROW_HEIGHT} bar={barOf(entry, plan)} />
-        </YStack>
-        <XStack position="relative" paddingTop={8} paddingRight={16} alignItems="flex-start" pointerEvents="none">
+        <XStack paddingTop={8} paddingRight={16} alignItems="flex-start">
           <XStack width={NAME_LEFT} paddingRight={12} justifyContent="flex-end">
             <Strong
               fontFamily="$heading"
@@ -98,7 +94,7 @@ export const RestockRow = memo(function RestockRow({
             {priceFigure(priceMinor === null ? null : priceMinor * packs, currency)}
           </Mono>
         </XStack>
-      </YStack>
+      </RunwayRow>
       {open ? (
         <YStack paddingHorizontal={16} paddingBottom={12} gap={8}>
           {most === null || most >= packs ? null : <Small>At most {most} are used while they are good.</Small>}

@@ -11,12 +11,12 @@ import { useRouter } from 'expo-router';
 import { useCallback, useMemo, useState } from 'react';
 import { useMedia, XStack, YStack } from 'tamagui';
 import { EmptyState } from '@/kit/layout/EmptyState';
+import { Footer } from '@/kit/layout/Footer';
 import { LongList } from '@/kit/layout/LongList';
 import { rulerOf } from '@/kit/chart/Ruler';
 import { useContentWidth } from '@/kit/layout/useContentWidth';
 import { Button } from '@/kit/press/Button';
 import { pressable } from '@/kit/press/pressable';
-import { Progress } from '@/kit/feedback/Progress';
 import { shareText } from '@/kit/files';
 import { useToast } from '@/kit/feedback/Toasts';
 import { counted } from '@/kit/text/counted';
@@ -28,9 +28,10 @@ import { useHome } from '@/shared/useHome';
 import { useRunCommand } from '@/shared/useRunCommand';
 import { AddLineDialog } from './AddLineDialog';
 import { AskRow } from './AskRow';
-import { EnoughList } from './EnoughList';
+import { NotBoughtList } from './NotBoughtList';
 import { listView, type ListLine, type ListView } from './listView';
 import type { Outlook } from './outlookStore';
+import { OutlookWait } from './OutlookWait';
 import { RestockFrame } from './RestockFrame';
 import { RestockRow, RulerHead, type RulerPlan } from './RestockRow';
 import { RunwayLegend } from './RunwayLegend';
@@ -52,13 +53,7 @@ export function RestockScreen() {
         <List outlook={outlook} onDays={() => setDays(true)} />
       ) : (
         <RestockFrame title="Restock">
-          <YStack padding={16}>
-            {problem ? (
-              <Text role="alert">The list could not be worked out: {problem}</Text>
-            ) : (
-              <Progress label="Working out the list" words="Looking through the home" share={share} />
-            )}
-          </YStack>
+          <OutlookWait share={share} problem={problem} />
         </RestockFrame>
       )}
       {days ? <TripDialog onClose={() => setDays(false)} /> : null}
@@ -143,7 +138,7 @@ function List({ outlook, onDays }: { outlook: Outlook; onDays: () => void }) {
     <RestockFrame
       title="Restock"
       footer={
-        <XStack padding={12} gap={8} borderTopWidth={1} borderColor="$borderColor" backgroundColor="$backgroundStrong">
+        <Footer>
           <Button
             kind="primary"
             grow
@@ -153,7 +148,7 @@ function List({ outlook, onDays }: { outlook: Outlook; onDays: () => void }) {
           />
           <Button label="Add" onPress={() => setAdding(true)} />
           <Button label="Share" disabled={view.lines.length === 0} onPress={() => void send()} />
-        </XStack>
+        </Footer>
       }
     >
       <TripHead trip={trip} today={today} view={view} currency={currency} onDays={onDays} />
@@ -171,7 +166,6 @@ function List({ outlook, onDays }: { outlook: Outlook; onDays: () => void }) {
               plan={plan}
               currency={currency}
               open={open === line.key}
-              selected={false}
               onOpen={toggle}
               onPacks={setPacks}
               onItem={toItem}
@@ -207,7 +201,7 @@ function List({ outlook, onDays }: { outlook: Outlook; onDays: () => void }) {
           ))}
         </YStack>
       ) : null}
-      <EnoughList entries={view.enough} plan={plan} />
+      <NotBoughtList entries={view.notBought} plan={plan} />
       {later === '' ? null : (
         <Text paddingHorizontal={16} paddingTop={12}>
           {later}

@@ -1,11 +1,11 @@
 import {
-  linesOf,
+  linesOfTrip,
   moneyField,
   opsForPrice,
   opsForTicking,
   orNull,
   placeFor,
-  thingsOf,
+  thingsOnList,
   type HouseholdState,
   type ItemRow,
   type Op,
@@ -17,11 +17,11 @@ import { XStack, YStack } from 'tamagui';
 import { Field } from '@/kit/form/Field';
 import { useFigure } from '@/kit/form/useFigure';
 import { EmptyState } from '@/kit/layout/EmptyState';
+import { Footer } from '@/kit/layout/Footer';
 import { Button } from '@/kit/press/Button';
-import { Check, Close } from '@/kit/press/icons';
+import { CheckSquare } from '@/kit/press/CheckSquare';
 import { pressable } from '@/kit/press/pressable';
 import { Mono, Small, Strong } from '@/kit/text/Text';
-import { usePalette } from '@/kit/theme/usePalette';
 import { useHousehold, useHouseholdContext } from '@/shared/HouseholdProvider';
 import { opContext } from '@/shared/opContext';
 import { wayTo } from '@/shared/placeWords';
@@ -86,7 +86,7 @@ export function ShopScreen() {
   const runCommand = useRunCommand();
   const things = useHousehold(({ state, version }) => ({
     list: outlook
-      ? thingsOf(linesOf(state, outlook.trip)).map((thing) => listed(state, thing, me.personId ?? null))
+      ? thingsOnList(linesOfTrip(state, outlook.trip)).map((thing) => listed(state, thing, me.personId ?? null))
       : [],
     version,
   })).list;
@@ -117,14 +117,7 @@ export function ShopScreen() {
       }
       footer={
         things.length === 0 ? undefined : (
-          <XStack
-            padding={12}
-            gap={8}
-            borderTopWidth={2}
-            borderColor="$color"
-            backgroundColor="$background"
-            alignItems="center"
-          >
+          <Footer>
             <YStack flex={1} minWidth={0}>
               <Strong>
                 {ofWords(inBasket.length, things.length)} in the basket, {costWords(cost(inBasket), currency)}
@@ -140,7 +133,7 @@ export function ShopScreen() {
               disabled={inBasket.length === 0}
               onPress={() => router.push('/restock/put-away')}
             />
-          </XStack>
+          </Footer>
         )
       }
     >
@@ -201,7 +194,6 @@ const ShopRow = memo(function ShopRow({
   onOpen: (key: string) => void;
   onTick: (thing: Listed) => void;
 }) {
-  const palette = usePalette();
   const { state, name, packs, pack, goesTo, by, line } = thing;
   const ticked = state === 'basket' || state === 'put_away';
   const gone = state === 'not_there';
@@ -214,24 +206,12 @@ const ShopRow = memo(function ShopRow({
   return (
     <YStack backgroundColor="$background" borderBottomWidth={1} borderColor="$borderColor">
       <XStack paddingHorizontal={16} paddingVertical={8} gap={12} alignItems="center" minHeight={62}>
-        <YStack
-          {...pressable({ onPress: () => onTick(thing), disabled: state === 'put_away' })}
-          role="checkbox"
-          aria-checked={ticked}
-          aria-label={`${name} in the basket`}
-          width={48}
-          height={48}
-          borderRadius={10}
-          borderWidth={2}
-          borderStyle={gone ? 'dashed' : 'solid'}
-          borderColor={ticked ? '$green' : gone ? '$second' : '$color'}
-          backgroundColor={ticked ? (by ? '$greenTint' : '$accent') : '$background'}
-          alignItems="center"
-          justifyContent="center"
-        >
-          {ticked ? <Check size={26} color={by ? palette.green : palette.onGreen} strokeWidth={3} /> : null}
-          {gone ? <Close size={22} color={palette.second} strokeWidth={2} /> : null}
-        </YStack>
+        <CheckSquare
+          label={`${name} in the basket`}
+          state={gone ? 'crossed' : ticked ? (by ? 'other' : 'ticked') : 'open'}
+          disabled={state === 'put_away'}
+          onPress={() => onTick(thing)}
+        />
         <YStack
           {...pressable({ onPress: () => onOpen(thing.key) })}
           aria-expanded={open}

@@ -15,7 +15,6 @@ import { memo, useCallback, useMemo, useState } from 'react';
 import { XStack, YStack } from 'tamagui';
 import { rulerOf, type Ruler } from '@/kit/chart/Ruler';
 import { Runway } from '@/kit/chart/Runway';
-import { Progress } from '@/kit/feedback/Progress';
 import { Choices } from '@/kit/form/Choices';
 import { EmptyState } from '@/kit/layout/EmptyState';
 import { ListHeading } from '@/kit/layout/ListRow';
@@ -23,11 +22,10 @@ import { LongList } from '@/kit/layout/LongList';
 import { Screen } from '@/kit/layout/Screen';
 import { useContentWidth } from '@/kit/layout/useContentWidth';
 import { Button } from '@/kit/press/Button';
-import { pressable } from '@/kit/press/pressable';
 import { counted } from '@/kit/text/counted';
 import { dayWords } from '@/kit/text/dayWords';
 import { Mark } from '@/kit/text/Mark';
-import { Small, Strong, Text, Title } from '@/kit/text/Text';
+import { Small, Strong, Title } from '@/kit/text/Text';
 import { useHousehold } from '@/shared/HouseholdProvider';
 import { NookPlate } from '@/shared/NookPlate';
 import { opContext } from '@/shared/opContext';
@@ -37,11 +35,13 @@ import { useRunCommand } from '@/shared/useRunCommand';
 import { LotDialog } from '@/features/stock';
 import { amountOfWords, amountWords, dueMark, dueWords, lotAmountWords } from '@/features/stock/words';
 import type { Outlook } from './outlookStore';
+import { OutlookWait } from './OutlookWait';
+import { RunwayRow } from './RunwayRow';
 import { useOutlook } from './useOutlook';
 import { costWords, eatenWords, roundMoney } from './words';
 
 const RULER_DAYS = 28;
-const WEEKS = [7, 14, 21] as const;
+const WEEKS: readonly number[] = [7, 14, 21];
 type GroupedBy = 'loss' | 'place' | 'kind';
 
 interface Row {
@@ -56,17 +56,7 @@ export function UseFirstScreen() {
   const { outlook, share, problem } = useOutlook();
   return (
     <Screen title="Use first" back="/">
-      {outlook ? (
-        <Losses outlook={outlook} />
-      ) : (
-        <YStack padding={16}>
-          {problem ? (
-            <Text role="alert">It could not be worked out: {problem}</Text>
-          ) : (
-            <Progress label="Working out what ends" words="Looking through the home" share={share} />
-          )}
-        </YStack>
-      )}
+      {outlook ? <Losses outlook={outlook} /> : <OutlookWait share={share} problem={problem} />}
     </Screen>
   );
 }
@@ -178,7 +168,7 @@ function RulerLine({ ruler, today }: { ruler: Ruler; today: CivilDate }) {
       aria-hidden
     >
       <YStack position="absolute" top={0} left={0}>
-        <Runway ruler={ruler} ticks={[...WEEKS]} height={30} bar={null} />
+        <Runway ruler={ruler} ticks={WEEKS} height={30} bar={null} />
       </YStack>
       <Small position="absolute" left={ruler.left} top={5} backgroundColor="$background">
         today
@@ -240,23 +230,16 @@ const LossRow = memo(function LossRow({
     );
   return (
     <YStack backgroundColor="$background" borderBottomWidth={1} borderColor="$borderColor">
-      <YStack
-        {...pressable({ onPress: () => onOpen(lot.id) })}
-        aria-expanded={open}
-        aria-label={`${item.name}, ${lotAmountWords(lot, item)}: ${why}${lost === '' ? '' : `; ${lost}`}`}
-        position="relative"
+      <RunwayRow
+        ruler={ruler}
+        ticks={WEEKS}
         height={ROW_HEIGHT}
-        pressStyle={{ backgroundColor: '$greenTint' }}
+        bar={{ sure: days, may: Math.max(days, entry.lastsDays ?? RULER_DAYS + 1), tone: 'lost' }}
+        label={`${item.name}, ${lotAmountWords(lot, item)}: ${why}${lost === '' ? '' : `; ${lost}`}`}
+        expanded={open}
+        onPress={() => onOpen(lot.id)}
       >
-        <YStack position="absolute" top={0} left={0}>
-          <Runway
-            ruler={ruler}
-            ticks={[...WEEKS]}
-            height={ROW_HEIGHT}
-            bar={{ sure: days, may: Math.max(days, entry.lastsDays ?? RULER_DAYS + 1), tone: 'lost' }}
-          />
-        </YStack>
-        <YStack position="relative" paddingTop={8} paddingHorizontal={16} gap={2} pointerEvents="none">
+        <YStack paddingTop={8} paddingHorizontal={16} gap={2}>
           <XStack gap={8} alignItems="center">
             <XStack flex={1} minWidth={0}>
               <Strong numberOfLines={1} backgroundColor="$background" paddingRight={6}>
@@ -278,7 +261,7 @@ const LossRow = memo(function LossRow({
             </Small>
           </XStack>
         </YStack>
-      </YStack>
+      </RunwayRow>
       {open ? (
         <XStack paddingHorizontal={16} paddingTop={8} paddingBottom={12} gap={8} flexWrap="wrap">
           <Button

@@ -1,7 +1,7 @@
 import {
   costOf,
   dismissedItems,
-  linesOf,
+  linesOfTrip,
   type HouseholdState,
   type ItemRow,
   type LotRow,
@@ -28,7 +28,7 @@ export interface ListView {
   lines: ListLine[];
   /** How many are left has to be said: nobody notes it when some is taken, or a count could change what is bought. */
   ask: { entry: RestockEntry; item: ItemRow }[];
-  enough: { entry: RestockEntry; item: ItemRow }[];
+  notBought: { entry: RestockEntry; item: ItemRow }[];
   /** Somebody has begun the trip: all that is proposed is on everybody's list, or something is ticked. */
   begun: boolean;
   costMinor: number;
@@ -44,13 +44,13 @@ const sizeOf = (state: HouseholdState, item: ItemRow | null): LotRow['packSize']
 
 /** What the list of a trip shows. */
 export function listView(state: HouseholdState, { answer, trip }: Outlook): ListView {
-  const written = linesOf(state, trip);
+  const written = linesOfTrip(state, trip);
   const off = dismissedItems(state, trip.day);
   const byItem = new Map<string, PurchaseRow[]>();
   for (const line of written)
     if (line.itemId !== null) byItem.set(line.itemId, [...(byItem.get(line.itemId) ?? []), line]);
   const lines: ListLine[] = [];
-  const view: ListView = { lines, ask: [], enough: [], begun: false, costMinor: 0, unpriced: 0 };
+  const view: ListView = { lines, ask: [], notBought: [], begun: false, costMinor: 0, unpriced: 0 };
   for (const entry of answer.entries) {
     const item = state.get('item', entry.itemId);
     if (!item || item.retired) continue;
@@ -71,7 +71,7 @@ export function listView(state: HouseholdState, { answer, trip }: Outlook): List
         entry,
         written: own,
       });
-    } else if (entry.verdict !== 'unknown' && entry.verdict !== 'ask') view.enough.push({ entry, item });
+    } else if (entry.verdict !== 'unknown' && entry.verdict !== 'ask') view.notBought.push({ entry, item });
   }
   for (const line of written)
     if (line.itemId === null && line.state !== 'dismissed' && line.state !== 'put_away')

@@ -60,7 +60,7 @@ const line = (more: object = {}, id = '019ab2f0-0000-7000-8000-0000000000a1'): T
 });
 
 describe('the list', () => {
-  it('says how many packs, why and for how much; what is enough is folded', async () => {
+  it('says how many packs, why and for how much; what is not bought is folded', async () => {
     await openWith(<RestockScreen />, usedHome(3, { packs: PACKS }));
     const row = await screen.findByRole('button', { name: /^\d+ pieces? Paper lantern: / });
     expect(row.getAttribute('aria-label')).toMatch(/lasts to|none/);
@@ -72,7 +72,7 @@ describe('the list', () => {
   it('is empty in a home that has enough, and says how long that lasts', async () => {
     await openWith(<RestockScreen />, usedHome(60));
     expect(await screen.findByText(/^Nothing has to be bought on this trip\./)).toBeTruthy();
-    await press(/^Enough, don’t buy/);
+    await press(/^Not bought this time/);
     expect(await screen.findByText(/^60 left; lasts to /)).toBeTruthy();
     expect(screen.getByRole('button', { name: 'Start shopping' }).getAttribute('aria-disabled')).toBe('true');
   });
@@ -183,6 +183,18 @@ describe('putting away', () => {
         { op: 'event', event: { kind: 'put_in', quantityThousandths: 6000 } },
       ],
     });
+  });
+  it('a date typed after a key stays in its field and counts', async () => {
+    await openWith(<PutAwayScreen />, [...usedHome(3), basket()]);
+    await screen.findByRole('heading', { name: 'Paper lantern, 6' });
+    await press(/^1 week/);
+    for (const text of ['3', '31/1', '31/12/28']) await type('or as it is printed', text);
+    expect((screen.getByLabelText('or as it is printed') as HTMLInputElement).value).toBe('31/12/28');
+    await press('Done');
+    await waitFor(async () => expect(await queued()).toHaveLength(1));
+    expect((await queued())[0]!.ops).toContainEqual(
+      expect.objectContaining({ op: 'create', fields: expect.objectContaining({ expiresOn: '2028-12-31' }) }),
+    );
   });
   it('sends to the reserve what its place does not hold, or all here', async () => {
     const front = { nookId: ID.bin, leastThousandths: 1000, fullThousandths: 5000 };

@@ -5,7 +5,7 @@ import {
   budgetWords,
   dayLaterWords,
   eatenWords,
-  enoughWords,
+  notBoughtWords,
   haveWords,
   inDaysWords,
   keepWords,
@@ -114,9 +114,12 @@ it('a pack, what is left, and what is enough', () => {
     leftOfWords(400, { unit: 'kg' }),
     leftOfWords(2000, { unit: 'tin' }),
   ]).toEqual(['none left', '0.4 kg left', '2 left']);
-  expect(enoughWords(entry({ out: null, guess: true, uses: 0 }), item(), TODAY)).toBe(
+  expect(notBoughtWords(entry({ out: null, guess: true, uses: 0 }), item(), TODAY)).toBe(
     '2 left; no use seen yet; a guess: no use seen',
   );
+  const never = item({ restock: { how: 'never', fullThousandths: null, weeklyThousandths: null } });
+  expect(notBoughtWords(entry({ leftThousandths: 0 }), never, TODAY)).toBe('none left; not by this list');
+  expect(notBoughtWords(entry({ cutByDate: true }), item(), TODAY)).toBe('2 left; lasts to Fri–Mon; more would spoil');
 });
 
 it('how well it is known', () => {

@@ -87,11 +87,13 @@ export function whyWords(entry: RestockEntry, item: ItemRow, plan: Plan): string
   }
 }
 
-/** Of a thing that is not bought: how long it lasts, or that nothing is known of it. */
-export function enoughWords(entry: RestockEntry, item: ItemRow, today: CivilDate): string {
+/** Of a thing that is not bought: what is left, and why it is not. */
+export function notBoughtWords(entry: RestockEntry, item: ItemRow, today: CivilDate): string {
   const left = leftOfWords(entry.leftThousandths, item);
-  const lasts = lastsWords(entry.out, today) || 'no use seen yet';
-  return [left, lasts, knownWords(entry)].filter((part) => part !== '').join('; ');
+  const why = item.restock?.how === 'never' ? WAY_WORDS.never : entry.cutByDate ? 'more would spoil' : '';
+  // Nothing lasts to no day.
+  const lasts = entry.leftThousandths <= 0 ? '' : lastsWords(entry.out, today) || 'no use seen yet';
+  return [left, lasts, why, knownWords(entry)].filter((part) => part !== '').join('; ');
 }
 
 /** `in 2 days`, `today`, `tomorrow`. */

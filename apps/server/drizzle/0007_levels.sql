@@ -1,1 +1,0 @@
-ALTER TABLE "bin" ADD COLUMN "level" jsonb;
