@@ -1,4 +1,12 @@
-import { addDays, effectiveDue, type CivilDate, type ItemFields, type LedgerEvent, type LotFields } from '@ours/core';
+import {
+  addDays,
+  effectiveDue,
+  PUBLISHED_GUIDE,
+  type CivilDate,
+  type ItemFields,
+  type LedgerEvent,
+  type LotFields,
+} from '@ours/core';
 import type { SeededRandom } from './seededRandom';
 
 export interface UsedItem {
@@ -71,7 +79,7 @@ export function simulateUse(
     const { id: itemId, nookId, packSize } = item;
     const fields: LotFields = { itemId, nookId, packSize, expiresOn, dateKind, openedOn: null, frozenOn, note: '' };
     lots.push({ id, fields });
-    const due = effectiveDue(fields, item.fields);
+    const due = effectiveDue(fields, item.fields, PUBLISHED_GUIDE);
     active.push({ id, thrownOutFrom: due ? addDays(due.on, 4) : NEVER, left: amount });
     record(id, 'put_in', amount, day);
   };

@@ -1,5 +1,6 @@
 /** What the other rooms may know of core: what each of its folders offers. */
 export * from './base';
+export * from './codes';
 export * from './containers';
 export * from './cutting';
 export * from './definition';

@@ -23,6 +23,9 @@ export const use = tableOf('use');
 export const shop = tableOf('shop');
 export const purchase = tableOf('purchase');
 export const absence = tableOf('absence');
+export const keeping = tableOf('keeping');
+export const pick = tableOf('pick');
+export const ration = tableOf('ration');
 
 export const account = pgTable(
   'account',

@@ -1,4 +1,4 @@
-import { opsForTaking, oldestFirst, type CivilDate, type ItemRow, type LotRow } from '@ours/core';
+import { opsForTaking, oldestFirst, PUBLISHED_GUIDE, type CivilDate, type ItemRow, type LotRow } from '@ours/core';
 import { buildDemoHome, type DemoHome } from '@ours/demo';
 import { eq } from 'drizzle-orm';
 import { randomBytes } from 'node:crypto';
@@ -62,7 +62,11 @@ async function takeToday(
     );
     if (lots.length === 0) continue;
     const now = context.now().toISOString();
-    const ops = opsForTaking(oldestFirst(lots, item).slice(0, 1), 1000, { newId: context.newId, now, today });
+    const ops = opsForTaking(oldestFirst(lots, item, PUBLISHED_GUIDE).slice(0, 1), 1000, {
+      newId: context.newId,
+      now,
+      today,
+    });
     const command = { id: context.newId(), intent: 'stock_taken', occurredAt: now, ops };
     await context.commands.run(sender, { commands: [command] });
   }

@@ -1,6 +1,6 @@
 export { dayOfId } from './idTime';
 export { daysOfRule, EVERY_SATURDAY, isRecurrence } from './recurrence';
-export { addDays, addMonths, type CivilDate, daysBetween, partsOf, weekday } from './civilDate';
+export { addDays, addMonths, civilDate, type CivilDate, daysBetween, daysInMonth, partsOf, weekday } from './civilDate';
 export { convertMeasure } from './convertMeasure';
 export { foldedWords, foldText } from './foldText';
 export type { ReadingProblem } from './readingProblem';
@@ -13,6 +13,7 @@ export {
   LARGEST_ML,
   LARGEST_QUANTITY_THOUSANDTHS,
   LAST_YEAR,
+  LONGEST_BATCH,
   MOST_BOUGHT,
   MOST_COMMANDS_PER_BATCH,
   MOST_OPS_PER_COMMAND,

@@ -24,3 +24,5 @@ export const LARGEST_ML = 100_000_000;
 export const LARGEST_MINOR = 1_000_000_000;
 /** Quantities in thousandths: a million of anything. */
 export const LARGEST_QUANTITY_THOUSANDTHS = 1_000_000_000;
+/** Characters that a lot keeps of the maker's batches that are in it. */
+export const LONGEST_BATCH = 200;

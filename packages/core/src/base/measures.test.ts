@@ -24,18 +24,29 @@ describe('weights, volumes and money', () => {
     expect(formatMass(64_200, 'inch')).toBe(`${Math.round(Qty('64.2 kg').to('lb').scalar)} lb`);
   });
   it('money keeps its cents', () => {
-    expect([readMoney('14,9'), readMoney('14.90 €'), readMoney('$7'), readMoney('cheap')]).toEqual([
-      1490,
-      1490,
-      700,
-      null,
-    ]);
+    const minors = ['14,9', '14.90 €', '$7', 'EUR 3', 'cheap', '3 pcs', '€3 $'].map((text) => {
+      const read = readMoney(text);
+      return read && 'minor' in read ? read.minor : null;
+    });
+    expect(minors).toEqual([1490, 1490, 700, 300, null, null, null]);
     expect([formatMoney(1490, 'EUR'), formatMoney(1490, 'USD'), formatMoney(5, 'SEK')]).toEqual([
       '€14.90',
       '$14.90',
       'kr\u00a00.05',
     ]);
   });
+  it.each([
+    ['3.50', 'EUR', { minor: 350 }],
+    ['€3.50', 'EUR', { minor: 350 }],
+    ['3,50 EUR', 'EUR', { minor: 350 }],
+    ['$3.50', 'EUR', { otherCurrency: '$' }],
+    ['3.50 USD', 'EUR', { otherCurrency: 'USD' }],
+    ['£2', 'USD', { otherCurrency: '£' }],
+    ['$2', 'CAD', { minor: 200 }],
+    ['12 kr', 'SEK', { minor: 1200 }],
+    ['12 kr', 'EUR', { otherCurrency: 'kr' }],
+    ['2 kg', 'EUR', null],
+  ])('%s in a home that pays in %s', (text, currency, want) => expect(readMoney(text, currency)).toEqual(want));
   // ISO 4217: the yen has no minor unit.
   it('a currency without cents is written without', () => expect(formatMoney(149_000, 'JPY')).toBe('¥1,490'));
   it('what a form shows of a large weight is read as the same weight', () =>

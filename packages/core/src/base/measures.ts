@@ -63,8 +63,40 @@ export function formatMoney(minor: number, currency: string): string {
   return format.format(minor / 100);
 }
 
-/** Reads an amount of money with at most two places, in hundredths; null when it is none. */
-export function readMoney(text: string): number | null {
-  const match = /^(?:[€$£] ?)?(\d{1,7})(?:[.,](\d{1,2}))?(?: ?[€$£]| [A-Z]{3})?$/.exec(text.trim());
-  return match ? Number(match[1]) * 100 + Number((match[2] ?? '').padEnd(2, '0')) : null;
+/** What a text says of money: hundredths, or that it names another currency than the home's. Null: no money at all. */
+export type MoneyReading = { minor: number } | { otherCurrency: string } | null;
+
+/**
+ * Reads an amount of money with at most two places.
+ * @param currency ISO 4217, the one the home pays in; null: any sign is passed over
+ * @example readMoney('3,50 €', 'EUR') //=> { minor: 350 }
+ */
+export function readMoney(text: string, currency: string | null = null): MoneyReading {
+  const sign = '[€$£¥₤₩₹₽₺₴₪฿]|[A-Za-z]{1,3}\\.?';
+  const match = new RegExp(`^(${sign})? ?(\\d{1,7})(?:[.,](\\d{1,2}))? ?(${sign})?$`).exec(text.trim());
+  if (!match) return null;
+  const [, before, whole, cents = '', after] = match;
+  const named = before ?? after;
+  if (before !== undefined && after !== undefined) return null;
+  if (named !== undefined && !isCurrency(named)) return null;
+  if (named !== undefined && currency !== null && !isSignOf(named, currency)) return { otherCurrency: named };
+  return { minor: Number(whole) * 100 + Number(cents.padEnd(2, '0')) };
+}
+
+const NAMED: readonly string[] = Intl.supportedValuesOf('currency');
+const WORDS = new Map([
+  ['kr', ['SEK', 'NOK', 'DKK', 'ISK']],
+  ['fr', ['CHF']],
+  ['zł', ['PLN']],
+]);
+const isCurrency = (sign: string): boolean =>
+  /^\W$/u.test(sign) || NAMED.includes(sign.toUpperCase()) || WORDS.has(wordOf(sign));
+const wordOf = (sign: string): string => sign.toLowerCase().replace(/\.$/, '');
+
+/** Whether a sign or code may stand for a currency: its code, the sign it is written with, or a word such as `kr`. */
+function isSignOf(sign: string, currency: string): boolean {
+  if (sign.toUpperCase() === currency) return true;
+  const narrow = new Intl.NumberFormat('en', { style: 'currency', currency, currencyDisplay: 'narrowSymbol' });
+  const own = narrow.formatToParts(1).find(({ type }) => type === 'currency')?.value;
+  return sign === own || (WORDS.get(wordOf(sign))?.includes(currency) ?? false);
 }

@@ -5,6 +5,8 @@ export type ReadingProblem =
   | { kind: 'number_needed'; least: number; most: number }
   | { kind: 'not_a'; what: 'length' | 'mass' | 'volume' | 'money' | 'quantity' | 'yes_no'; text: string }
   | { kind: 'not_a_number'; text: string; whole: boolean; least: number; most: number }
+  /** A price in another currency than the home's. */
+  | { kind: 'other_currency'; text: string; currency: string }
   /** Of what there is always some. */
   | { kind: 'nothing'; what: 'length' | 'mass'; text: string }
   /** More than anything at home: 100 m, 100 t. */

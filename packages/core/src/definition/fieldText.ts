@@ -26,11 +26,17 @@ const isNought = (text: string): boolean => /^0+(?:[.,]0+)?(?: ?[a-z"']+)?$/i.te
  * Reads what was typed into a field. Blanks around it do not count; an empty text is null where the field allows that.
  * @param field text, list of texts, figure, yes/no (`yes`, `no`), choice or reference (its id); others throw
  * @param unit what a bare length or weight means
+ * @param currency that prices are in; null: any sign is passed over
  * @returns the value as a row keeps it (tenths of a millimetre, grams, millilitres, minor units, thousandths), or why it could not be read
  * @example readFieldText(length(), '12 3/8"', 'metric') //=> { ok: true, value: 3143 }
  * @example readFieldText(orNull(length()), ' ', 'metric') //=> { ok: true, value: null }
  */
-export function readFieldText(field: AnyField, text: string, unit: LengthUnit): FieldReading {
+export function readFieldText(
+  field: AnyField,
+  text: string,
+  unit: LengthUnit,
+  currency: string | null = null,
+): FieldReading {
   const bare = text.trim();
   if (field.kind === 'text') return readText(field, text);
   if (field.kind === 'list') return readList(field, text, unit);
@@ -53,8 +59,10 @@ export function readFieldText(field: AnyField, text: string, unit: LengthUnit): 
       return read(thousandths);
     }
     case 'money': {
-      const minor = readMoney(bare);
-      return minor === null ? problem({ kind: 'not_a', what: 'money', text: bare }) : read(minor);
+      const money = readMoney(bare, currency);
+      if (money === null) return problem({ kind: 'not_a', what: 'money', text: bare });
+      if ('minor' in money) return read(money.minor);
+      return problem({ kind: 'other_currency', text: bare, currency: currency ?? '' });
     }
     case 'quantity': {
       const thousandths = readQuantity(bare);

@@ -14,7 +14,10 @@ import { line } from '../stock/line.entity';
 import { lot } from '../stock/lot.entity';
 import { absence } from '../forecast/absence.entity';
 import { purchase } from '../restock/purchase.entity';
+import { ration } from '../restock/ration.entity';
 import { shop } from '../restock/shop.entity';
+import { pick } from '../restock/pick.entity';
+import { keeping } from '../shelflife/keeping.entity';
 import { use } from '../use/use.entity';
 import { type EntityDefinition, referencesIn, type AnyField, type FieldsIn, type Reference } from '../definition';
 import { household } from './household.entity';
@@ -39,6 +42,9 @@ export const ENTITIES = {
   shop,
   purchase,
   absence,
+  keeping,
+  pick,
+  ration,
 };
 type Entities = typeof ENTITIES;
 /** The name of a kind of row. */
@@ -124,6 +130,8 @@ export type ItemFields = FieldsOf['item'];
 export type LotFields = FieldsOf['lot'];
 /** What a device sends of a type of container. */
 export type ContainerFields = FieldsOf['container'];
+/** What a device sends of a ration. */
+export type RationFields = FieldsOf['ration'];
 /** What a device sends of a plan. */
 export type PlanFields = FieldsOf['plan'];
 
@@ -157,6 +165,12 @@ export type ShopRow = RowOf['shop'];
 export type PurchaseRow = RowOf['purchase'];
 /** Days on which nobody is there, or guests are. */
 export type AbsenceRow = RowOf['absence'];
+/** A rule of the home for how long a kind of thing keeps. */
+export type KeepingRow = RowOf['keeping'];
+/** Something of the freezer that is to be used on a day. */
+export type PickRow = RowOf['pick'];
+/** What a person needs in a day of a kind of things. */
+export type RationRow = RowOf['ration'];
 /** How an item was put in and used: see `use`. */
 export type UseRow = RowOf['use'];
 /** How much of a lot there is, and up to which event that is known. */

@@ -7,4 +7,5 @@ export { binsOfContainer, containerGrams, freeCount, planContainer, planProblem 
 export { searchPlan } from './planSpace';
 export type { PlanAnswer, PlanContainer, PlanProblem } from './planTypes';
 export { findRemedies, type Remedy } from './remedies';
+export { type RoomAnswer, roomFor, type RoomPlace } from './roomFor';
 export { roomsAfter, settingNow } from './shelfSettings';

@@ -8,5 +8,6 @@ export type {
   ReadingChanges,
   RecordedLine,
 } from './lineReading';
+export { BLANK } from './lineReading';
 export { recordLine } from './recordLine';
 export { thingNamed, ThingNames } from './thingNames';

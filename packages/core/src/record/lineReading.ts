@@ -35,6 +35,7 @@ export type LinePart =
   | 'packSize'
   | DateField
   | 'openedDays'
+  | 'batch'
   | 'place'
   | 'tags'
   | 'question'
@@ -76,6 +77,10 @@ export interface LineReading {
   /** Key of the nook code in the line, when there is one. */
   placeKey: string | null;
   tags: string[];
+  /** The maker's batch, as it is written. */
+  batch: string | null;
+  /** The trade number (GTIN) that it was scanned by; the thing learns it. */
+  gtin: string | null;
   questions: LineQuestion[];
 }
 /** What choosing another reading changes on the card. */
@@ -117,5 +122,7 @@ export const BLANK: LineReading = {
   openedDays: null,
   placeKey: null,
   tags: [],
+  batch: null,
+  gtin: null,
   questions: [],
 };

@@ -150,4 +150,14 @@ got 5 tins tomatoes left => =5 tin | tomatoes | *
 dropped 1 jar jam => -1 jar | jam | broken
 cleaning vinegar 5 l canister => +5 l | cleaning vinegar | 5 l | *
 milk all used up => =0 | milk | *
+## batches | dmy | home
+6 tins tomatoes 400 g exp 3/27 batch L2231 => +6 tin | tomatoes | 400 g | bb 2027-03-31 | batch L2231 | *
+eggs batch 4711 => + | eggs | batch 4711 | *
+batch no. 12-A/7 milk => + | milk | batch 12-A/7 | *
+2 milk lot: 26091B opened today => +2 | milk | opened 2026-11-25 | batch 26091B | *
+tomatoes lot #7 use by 30 nov => + | tomatoes | ub 2026-11-30 | batch 7 | *
+milk batch L2026-11-30 => + | milk | batch L2026-11-30 | *
+parking lot tokens 4 => +4 | parking lot tokens
+a lot of eggs => + | eggs | * | ?how_many
+batch cooked chili => + | batch cooked chili
 `;

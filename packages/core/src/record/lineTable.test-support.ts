@@ -83,6 +83,7 @@ export function inShort(card: RecordedLine): string {
     card.thawedOn ? `thawed ${card.thawedOn}` : '',
     card.madeOn ? `${card.madeKind} ${card.madeOn}` : '',
     card.openedDays !== null ? `${card.openedDays} d opened` : '',
+    card.batch ? `batch ${card.batch}` : '',
     card.placeKey ? `@${card.placeKey}` : '',
     ...card.tags.map((tag) => `#${tag}`),
     card.itemId ? '*' : '',

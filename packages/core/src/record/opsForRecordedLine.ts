@@ -1,6 +1,7 @@
 import type { HouseholdState, Op, ItemRow, LotFields, LotRow } from '../household';
 import { convertMeasure, ONE_THOUSANDTHS, isMeasure } from '../base';
 import { oldestFirst, opsForCounting, opsForOpening, opsForPuttingIn, opsForTaking, type OpContext } from '../stock';
+import { guideOf, type KeepingGuide } from '../shelflife';
 import type { RecordedLine } from './lineReading';
 
 export type LinePlan =
@@ -17,6 +18,8 @@ export type LinePlan =
 export type KeptWhy = 'not_understood' | 'open_question' | 'unknown_item' | 'unit_mismatch' | 'none_here';
 
 const LONGEST_KEPT = 1000;
+/** Trade numbers that a thing keeps; beyond them the oldest goes. */
+const MOST_CODES = 20;
 
 /**
  * The quantity of a card in the unit that an item is kept in: 6 of 400 g of what is kept in kg is 2.4.
@@ -76,13 +79,13 @@ export function opsForRecordedLine(
   });
   const here = known ? state.lotsIn(nookId).filter((lot) => lot.itemId === known.id) : [];
   if (card.action === 'take' && known) {
-    const lots = oldestFirst(here.length > 0 ? here : onlyPlaceOf(state, known), known);
+    const lots = oldestFirst(here.length > 0 ? here : onlyPlaceOf(state, known), known, guideOf(state));
     const intent = card.takeReason === null ? 'stock_taken' : 'stock_discarded';
     return lots.length === 0
       ? keep('none_here')
       : planned(intent, opsForTaking(lots, quantity, context, card.takeReason));
   }
-  const closed = known ? opensOneOf(card, here, known) : null;
+  const closed = known ? opensOneOf(card, here, known, guideOf(state)) : null;
   if (closed && known) {
     const amount = isMeasure(known.unit) ? closed.quantityThousandths : ONE_THOUSANDTHS;
     const ops = opsForOpening(closed, amount, here, { ...context, today: card.openedOn! });
@@ -94,7 +97,7 @@ export function opsForRecordedLine(
     const lots = here.length > 0 ? here : onlyPlaceOf(state, known);
     if (lots.length === 0) return keep('none_here');
     // The number is for the thing as a whole: the lot to be used last carries it, the others are found empty.
-    const order = oldestFirst(lots, known);
+    const order = oldestFirst(lots, known, guideOf(state));
     const counts = order.flatMap((lot, at) => opsForCounting(lot, at === order.length - 1 ? quantity : 0, context));
     return planned('stock_counted', [...itemOps, ...counts]);
   }
@@ -110,11 +113,16 @@ export function opsForRecordedLine(
  * @param here lots of the thing in the place of the line
  * @returns the one to be used first, or null when the line puts one in
  */
-export function opensOneOf(card: RecordedLine, here: readonly LotRow[], item: ItemRow): LotRow | null {
+export function opensOneOf(
+  card: RecordedLine,
+  here: readonly LotRow[],
+  item: ItemRow,
+  guide: KeepingGuide,
+): LotRow | null {
   const says = card.action === 'put_in' && card.openedOn !== null && !card.quantityGiven && card.expiresOn === null;
   if (!says) return null;
   const closed = here.filter((lot) => lot.openedOn === null && lot.quantityThousandths > 0);
-  return oldestFirst(closed, item)[0] ?? null;
+  return oldestFirst(closed, item, guide)[0] ?? null;
 }
 
 /** What there is of a thing when it is all in one place; of several places the line would have to name one. */
@@ -138,14 +146,16 @@ const newItem = (id: string, { name, unit }: { name: string; unit: string }, car
     lowAtThousandths: null,
     openedDays: card.openedDays,
     freezerMonths: null,
+    ...(card.gtin === null ? {} : { codes: [card.gtin] }),
   },
 });
 
-function changesOf(item: ItemRow, { tags, openedDays }: RecordedLine): Op[] {
+function changesOf(item: ItemRow, { tags, openedDays, gtin }: RecordedLine): Op[] {
   const all = [...new Set([...item.tags, ...tags])];
   const fields = {
     ...(all.length === item.tags.length ? {} : { tags: all }),
     ...(openedDays === null || openedDays === item.openedDays ? {} : { openedDays }),
+    ...(gtin === null || item.codes?.includes(gtin) ? {} : { codes: [...(item.codes ?? []), gtin].slice(-MOST_CODES) }),
   };
   return Object.keys(fields).length === 0 ? [] : [{ op: 'change', entity: 'item', id: item.id, fields }];
 }
@@ -161,5 +171,6 @@ const lotOf = (card: RecordedLine, itemId: string, nookId: string): LotFields =>
   thawedOn: card.thawedOn,
   madeOn: card.madeOn,
   madeKind: card.madeOn === null ? null : (card.madeKind ?? 'made'),
+  batch: card.batch,
   note: '',
 });

@@ -2,7 +2,7 @@ import { readCode, countWord, measureUnit } from '../base';
 import type { Atom } from './atoms';
 import { ACTION_PHRASES, FILLERS, GIVEN, NOT_READ, type ActionPhrase } from './lineWords';
 import { numberAt } from './numbers';
-import { isGlued, phraseEnd, POINTS, signAt, wordAt, type Span } from './spans';
+import { chunkEnd, isGlued, phraseEnd, POINTS, signAt, wordAt, type Span } from './spans';
 import { keyOfWords, wordKeys, type KnownThings } from './thingNames';
 
 const LONGEST_NAME_ATOMS = 12;
@@ -142,12 +142,6 @@ function noneOfIt(line: string, atoms: readonly Atom[], at: number): Span | null
 }
 
 /** Index after the last atom that no blank parts from the one before. */
-function chunkEnd(atoms: readonly Atom[], at: number): number {
-  let end = at + 1;
-  while (end < atoms.length && isGlued(atoms, end)) end += 1;
-  return end;
-}
-
 /** `@BL1-B3K`, `bl1-b3k`, `in BL1-B3K`; one that is not quite a code is asked about. */
 export function placeSpans(line: string, atoms: readonly Atom[], at: number): Span[] {
   const opener = /^(in|to|into|at|from|on)$/.test(wordAt(atoms, at));

@@ -2,6 +2,7 @@ import type { Atom } from './atoms';
 import { countSpans } from './countSpans';
 import { DateReader } from './dateSpans';
 import { numberAt } from './numbers';
+import { batchSpans } from './batchSpans';
 import { actionSpans, fillerSpan, notReadSpan, placeSpans, tagSpans, ThingReader } from './otherSpans';
 import { measureUnit, type DateHabits } from '../base';
 import { isGlued, POINTS, signAt, type Span } from './spans';
@@ -32,6 +33,7 @@ const HAS = {
   inName: 8192,
   zero: 16384,
   openedDays: 32768,
+  batch: 65536,
 } as const;
 const ANY_ACTION = HAS.put_in | HAS.take | HAS.counting;
 
@@ -79,6 +81,7 @@ function spansAt(line: string, atoms: readonly Atom[], at: number, dates: DateRe
   const spans = [
     ...tagSpans(line, atoms, at),
     ...placeSpans(line, atoms, at),
+    ...batchSpans(line, atoms, at),
     ...actionSpans(line, atoms, at),
     ...dates.spans(at),
     ...countSpans(atoms, at),
@@ -181,6 +184,9 @@ function follow(step: Step, span: Span): Step | null {
     case 'place':
     case 'no_place':
       if (!once(HAS.place)) return null;
+      break;
+    case 'batch':
+      if (!once(HAS.batch)) return null;
       break;
     case 'action': {
       const own = value.action === 'count' ? HAS.counting : HAS[value.action];

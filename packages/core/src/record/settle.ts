@@ -333,6 +333,7 @@ class Settling {
   private settleRest(): void {
     const { reading } = this;
     reading.tags = this.all('tag').map(({ value }) => value.tag);
+    reading.batch = this.one('batch')?.value.batch ?? null;
     const place = this.one('place')?.value;
     if (place?.sure) reading.placeKey = place.key;
     else if (place) this.ask({ kind: 'which_place', written: place.written, key: place.key });
@@ -373,6 +374,8 @@ function partOf(value: SpanValue): LinePart {
     case 'place':
     case 'no_place':
       return 'place';
+    case 'batch':
+      return 'batch';
     case 'tag':
       return 'tags';
     case 'leftover':

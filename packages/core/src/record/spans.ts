@@ -48,6 +48,7 @@ export type SpanValue =
   | { kind: 'action'; action: LineAction; none: boolean; reason: TakeReason | null; written: string }
   | { kind: 'place'; key: string; sure: boolean; written: string }
   | { kind: 'no_place'; written: string }
+  | { kind: 'batch'; batch: string }
   | { kind: 'tag'; tag: string }
   | { kind: 'thing'; matches: ThingMatches; words: number }
   | { kind: 'name' }
@@ -97,6 +98,8 @@ export const POINTS = {
   loneSign: 1,
   place: 14,
   perhapsPlace: 12,
+  /** More than the figures in it can win as a count, a date or a place. */
+  batch: 15,
   tag: 3,
   /** `half empty`: outdoes the number and the verb in it. */
   notRead: 6,
@@ -123,6 +126,13 @@ export const signAt = (atoms: readonly Atom[], at: number): string =>
   atoms[at]?.kind === 'sign' ? atoms[at].text : '';
 export const isGlued = (atoms: readonly Atom[], at: number): boolean =>
   atoms[at] !== undefined && !atoms[at].spaceBefore;
+
+/** Index after the atoms that no blank divides. */
+export function chunkEnd(atoms: readonly Atom[], at: number): number {
+  let end = at + 1;
+  while (end < atoms.length && isGlued(atoms, end)) end += 1;
+  return end;
+}
 
 /** Index after a phrase that begins at an atom, or null. A full stop after a short form is part of it. */
 export function phraseEnd(atoms: readonly Atom[], at: number, words: readonly string[]): number | null {

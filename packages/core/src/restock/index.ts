@@ -1,4 +1,15 @@
 export { costOf, HomeOutlook, type OutlookAnswer, type OutlookProblem } from './HomeOutlook';
+export {
+  freezerBoard,
+  type FrozenLot,
+  openPicks,
+  opsForPicking,
+  opsForTakingOut,
+  type Picked,
+  pickedOf,
+  thawPlaceOf,
+} from './freezerBoard';
+export { OFFERED_RATIONS, peopleOf, type ReserveDays, reserveDays } from './reserveDays';
 export { type UseFirstEntry, lossesOf } from './useFirst';
 export {
   dismissedItems,

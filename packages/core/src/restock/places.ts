@@ -1,7 +1,8 @@
 /** Where things go that were bought, and what is carried from the reserve to where it is used. */
 import type { HouseholdState, ItemRow, LotRow, Op } from '../household';
+import { guideOf } from '../shelflife';
 import { nooksWithin, placePath } from '../spaces';
-import { oldestFirst, opsForMoving, type OpContext } from '../stock';
+import { canDecant, oldestFirst, opsForDecanting, opsForMoving, type OpContext } from '../stock';
 
 /** Why a place is proposed. */
 export type PlaceReason =
@@ -130,12 +131,15 @@ export function refillsOf(state: HouseholdState): Refill[] {
     if (!front || !isLiving(state, front.nookId)) continue;
     const there = amountIn(state, item.id, front.nookId);
     if (there > front.leastThousandths) continue;
-    const reserve = oldestFirst(reserveLots(state, item), item);
+    const reserve = oldestFirst(reserveLots(state, item), item, guideOf(state)).filter(
+      (lot) => !front.decanted || canDecant(lot),
+    );
     const [first] = reserve;
     if (!first) continue;
     const inReserve = reserve.reduce((sum, lot) => sum + lot.quantityThousandths, 0);
     const wanted = front.fullThousandths - there;
-    const here = reserve.filter(({ nookId }) => nookId === first.nookId);
+    // Poured is one packet after the other.
+    const here = front.decanted ? [first] : reserve.filter(({ nookId }) => nookId === first.nookId);
     const amount = Math.min(
       wanted,
       here.reduce((sum, lot) => sum + lot.quantityThousandths, 0),
@@ -167,13 +171,34 @@ function reserveLots(state: HouseholdState, item: ItemRow): LotRow[] {
   return state.lotsOf(item.id).filter((lot) => !within.has(lot.nookId) && lot.quantityThousandths > 0);
 }
 
-/** Carries it: the oldest of the reserve first. */
-export function opsForRefill(state: HouseholdState, refill: Refill, context: OpContext): Op[] {
+/**
+ * Carries it: the oldest of the reserve first. What is poured takes its date along; topped up, the earlier one counts.
+ * @param washed the jar was emptied and washed before; what was in it by the book is gone
+ */
+export function opsForRefill(state: HouseholdState, refill: Refill, context: OpContext, washed = false): Op[] {
+  if (refill.item.front?.decanted) return opsForPouring(state, refill, washed, context);
   let left = refill.amountThousandths;
   const lots = reserveLots(state, refill.item).filter(({ nookId }) => nookId === refill.fromNookId);
-  return oldestFirst(lots, refill.item).flatMap((lot) => {
+  return oldestFirst(lots, refill.item, guideOf(state)).flatMap((lot) => {
     const part = Math.min(left, lot.quantityThousandths);
     left -= part;
     return part > 0 ? opsForMoving(lot, part, refill.toNookId, state.lotsIn(refill.toNookId), context) : [];
   });
+}
+
+/** Pours from the lot to be used first; the next refill takes the next one. */
+function opsForPouring(
+  state: HouseholdState,
+  { item, fromNookId, toNookId, amountThousandths }: Refill,
+  washed: boolean,
+  context: OpContext,
+): Op[] {
+  const lots = oldestFirst(
+    reserveLots(state, item).filter((lot) => lot.nookId === fromNookId && canDecant(lot)),
+    item,
+    guideOf(state),
+  );
+  const [first] = lots;
+  if (!first) return [];
+  return opsForDecanting(first, item, amountThousandths, toNookId, state.lotsIn(toNookId), washed, context);
 }

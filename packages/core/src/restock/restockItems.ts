@@ -1,7 +1,7 @@
 import { convertMeasure, dayOfId, daysBetween, foldedWords, isMeasure, type CivilDate } from '../base';
 import { dayNumber, presenceOf, type UsedItem } from '../forecast';
 import { useIdOf, type HouseholdState, type ItemRow, type LotRow, type PurchaseRow } from '../household';
-import { effectiveDue } from '../shelflife';
+import { effectiveDue, guideOf, type KeepingGuide } from '../shelflife';
 import type { RestockItem, TripPlan } from './restockList';
 import { tripAfter, type Trip } from './trips';
 
@@ -29,11 +29,11 @@ function usualPack({ unit }: ItemRow, lots: readonly LotRow[]): number | null {
  * would be too short: a lot that was split off when some of it was moved is younger than what is in it.
  * @param lots used-up ones as well, as far as they are known
  */
-export function keepDaysOf(item: ItemRow, lots: readonly LotRow[]): number | null {
+export function keepDaysOf(item: ItemRow, lots: readonly LotRow[], guide: KeepingGuide): number | null {
   if (item.keepDays) return item.keepDays;
   const spans = lots.flatMap((lot) => {
     const made = dayOfId(lot.id);
-    const due = lot.openedOn === null ? effectiveDue(lot, item) : null;
+    const due = lot.openedOn === null ? effectiveDue(lot, item, guide) : null;
     const days = made && due ? daysBetween(made, due.on) : -1;
     return days > 0 ? [days] : [];
   });
@@ -46,6 +46,7 @@ const everyLotOf = (state: HouseholdState, itemId: string): LotRow[] =>
 export function listedItem(state: HouseholdState, item: ItemRow): ListedItem {
   const lots = state.lotsOf(item.id);
   const restock = item.restock ?? null;
+  const guide = guideOf(state);
   return {
     itemId: item.id,
     name: item.name,
@@ -57,12 +58,12 @@ export function listedItem(state: HouseholdState, item: ItemRow): ListedItem {
     fullThousandths: restock?.fullThousandths ?? null,
     packs: item.packs ?? [],
     usualPackThousandths: usualPack(item, lots),
-    keepDays: keepDaysOf(item, everyLotOf(state, item.id)),
+    keepDays: keepDaysOf(item, everyLotOf(state, item.id), guide),
     vital: isVital(item),
     lots: lots.map((lot) => ({
       lotId: lot.id,
       thousandths: lot.quantityThousandths,
-      dueOn: effectiveDue(lot, item)?.on ?? null,
+      dueOn: effectiveDue(lot, item, guide)?.on ?? null,
     })),
   };
 }

@@ -1,3 +1,4 @@
+import { PUBLISHED_GUIDE } from '../shelflife';
 import { applyCommand, HouseholdState, type ItemFields, type Op, type PurchaseRow } from '../household';
 import { AS_ADULT, idMaker, itemFields, lotRow, sampleRows } from '../household/sampleHome.test-support';
 import { amountIn, partsToPutAway, opsForRefill, placeFor, refillsOf } from './places';
@@ -156,6 +157,26 @@ describe('the refill round', () => {
   });
 });
 
+describe('refilling a jar', () => {
+  it('pours the packet to be used first, and no more than it holds', () => {
+    const state = home({
+      front: { nookId: 'bin2', leastThousandths: 1000, fullThousandths: 100_000, decanted: true },
+    });
+    const [refill] = refillsOf(state);
+    expect(refill).toBeDefined();
+    const first = state.lotsOf(refill!.item.id).find(({ nookId }) => nookId === refill!.fromNookId)!;
+    expect(refill!.amountThousandths).toBeLessThanOrEqual(first.quantityThousandths);
+    const ops = opsForRefill(state, refill!, {
+      newId: idMaker(),
+      now: '2026-11-26T08:00:00.000Z',
+      today: '2026-11-26',
+    });
+    expect(ops.find((op) => op.op === 'create')).toMatchObject({
+      fields: { nookId: 'bin2', decantedOn: '2026-11-26', openedOn: '2026-11-26' },
+    });
+  });
+});
+
 describe('trips', () => {
   const shop = (id: string, rule: string, sort: number) => ({
     id,
@@ -193,12 +214,12 @@ describe('trips', () => {
     // Made on 22 February 2022 by its id (RFC 9562, appendix A.6), good for ten days; the others split off eight days later.
     const bought = lotRow('017f22e2-79b0-7cc3-98c4-dc0c0c07398f', { expiresOn: '2022-03-04' });
     const split = lotRow('017f4c16-0000-7cc3-98c4-dc0c0c07398f', { expiresOn: '2022-03-04' });
-    expect([keepDaysOf(item, [bought]), keepDaysOf(item, [split, bought, split]), keepDaysOf(item, [])]).toEqual([
-      10,
-      10,
-      null,
-    ]);
-    expect(keepDaysOf(item, [{ ...bought, openedOn: '2022-02-23' }])).toBeNull();
+    expect([
+      keepDaysOf(item, [bought], PUBLISHED_GUIDE),
+      keepDaysOf(item, [split, bought, split], PUBLISHED_GUIDE),
+      keepDaysOf(item, [], PUBLISHED_GUIDE),
+    ]).toEqual([10, 10, null]);
+    expect(keepDaysOf(item, [{ ...bought, openedOn: '2022-02-23' }], PUBLISHED_GUIDE)).toBeNull();
   });
   it('an item is listed with its dates and how long it keeps', () => {
     const state = home({ keepDays: 9, restock: { how: 'full', fullThousandths: 5000, weeklyThousandths: 2000 } });

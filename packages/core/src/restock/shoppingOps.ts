@@ -87,6 +87,8 @@ export interface PutAway {
   dateKind: LotFields['dateKind'];
   packSize: LotFields['packSize'];
   batch?: string | null;
+  /** Frozen on this day; null: it is not frozen, or was bought so and keeps the date on it. */
+  frozenOn?: CivilDate | null;
 }
 
 /**
@@ -102,14 +104,14 @@ export function opsForPuttingAway(
   context: OpContext,
 ): Op[] {
   const done = lines.map(({ id }) => changed(id, { state: 'put_away' }));
-  const put = parts.flatMap(({ amountThousandths, batch = null, ...place }) => {
+  const put = parts.flatMap(({ amountThousandths, batch = null, frozenOn = null, ...place }) => {
     if (amountThousandths <= 0) return [];
     const fields: LotFields = {
       itemId: item.id,
       ...place,
       batch,
       openedOn: null,
-      frozenOn: null,
+      frozenOn,
       note: '',
     };
     const there = present.filter(({ nookId }) => nookId === place.nookId);

@@ -3,6 +3,12 @@ import fc from 'fast-check';
 import { itemFields, lotFields } from '../household/sampleHome.test-support';
 import { addDays, addMonths, civilDate, daysBetween, daysInMonth, partsOf } from '../base/civilDate';
 import { dueState, effectiveDue } from './dueDate';
+import { PUBLISHED_GUIDE } from './KeepingGuide';
+
+/** Of a home that has no rules of its own. */
+const due = (
+  ...[lot, item]: [Parameters<typeof effectiveDue>[0], Parameters<typeof effectiveDue>[1]]
+): ReturnType<typeof effectiveDue> => effectiveDue(lot, item, PUBLISHED_GUIDE);
 
 const anyDate = fc.record({
   y: fc.integer({ min: 1950, max: 2150 }),
@@ -64,8 +70,8 @@ describe('the date that counts', () => {
       { expiresOn: '2026-09-01', frozenOn: '2026-08-21' },
       { on: '2026-11-21', reason: 'frozen' },
     ],
-  ])('%s', (_, lot, due) => {
-    expect(effectiveDue(lotFields(lot), milk)).toEqual(due);
+  ])('%s', (_, lot, counts) => {
+    expect(due(lotFields(lot), milk)).toEqual(counts);
   });
 
   it.each([
@@ -84,8 +90,8 @@ describe('dates that would not be taken any more', () => {
     (on) => {
       const item = { openedDays: 3, freezerMonths: 12 };
       const lot = { expiresOn: on, dateKind: 'use_by' as const, openedOn: on, frozenOn: null };
-      expect(dueState(effectiveDue(lot, item)!, '2026-11-25')).toBe(on < '2026' ? 'late' : 'later');
-      expect(effectiveDue({ ...lot, frozenOn: on }, item)!.on > on).toBe(true);
+      expect(dueState(due(lot, item)!, '2026-11-25')).toBe(on < '2026' ? 'late' : 'later');
+      expect(due({ ...lot, frozenOn: on }, item)!.on > on).toBe(true);
     },
   );
 });
@@ -110,8 +116,10 @@ describe('safety dates', () => {
     };
     for (let day = '2026-10-25'; day <= '2026-12-31'; day = addDays(day, 1)) {
       if (day === '2026-10-25' && lot.dateKind === 'use_by') shorten(daysBetween(day, lot.expiresOn!));
-      // On one day: opened first, then frozen, then thawed. Frozen again is a day after it thawed.
+      // On one day: opened and cooked first, then frozen, then thawed. Frozen again is a day after it thawed.
       if (day === lot.openedOn && openedDays !== null && !isFrozen) shorten(openedDays);
+      // Leftovers keep 3 days (US federal cold-storage chart, 3 to 4 days; from memory).
+      if (day === lot.madeOn && lot.madeKind === 'cooked' && !isFrozen) shorten(3);
       const isGood = daysLeft >= 0;
       if (day === frozenOn && isGood) isFrozen = true;
       if (day === thawedOn && (isFrozen || isGood)) {
@@ -130,13 +138,17 @@ describe('safety dates', () => {
       (['use_by', 'best_before'] as const).flatMap((kind) =>
         days.flatMap((openedOn) =>
           days.flatMap((frozenOn) =>
-            days.map((thawedOn) => ({
-              expiresOn,
-              dateKind: expiresOn === null ? null : kind,
-              openedOn,
-              frozenOn,
-              thawedOn,
-            })),
+            days.flatMap((thawedOn) =>
+              [null, '2026-11-01', '2026-11-06'].map((madeOn) => ({
+                expiresOn,
+                dateKind: expiresOn === null ? null : kind,
+                openedOn,
+                frozenOn,
+                thawedOn,
+                madeOn,
+                madeKind: madeOn === null ? null : ('cooked' as const),
+              })),
+            ),
           ),
         ),
       ),
@@ -146,18 +158,18 @@ describe('safety dates', () => {
     for (const lot of lots)
       for (const openedDays of [null, 0, 1, 5, 30])
         for (const freezerMonths of [null, 0, 3]) {
-          const due = effectiveDue(lot, { openedDays, freezerMonths });
+          const counts = due(lot, { openedDays, freezerMonths });
           const deadline = deadlineByDays(lot, openedDays);
-          const line = JSON.stringify({ ...lot, openedDays, freezerMonths, due, deadline });
+          const line = JSON.stringify({ ...lot, openedDays, freezerMonths, counts, deadline });
           if (deadline === null) continue;
           if (deadline === 'frozen') {
-            if (due?.reason !== 'frozen') sooner.push(line);
-          } else if (due === null || due.on > deadline || due.reason === 'frozen') later.push(line);
+            if (counts?.reason !== 'frozen') sooner.push(line);
+          } else if (counts === null || counts.on > deadline || counts.reason === 'frozen') later.push(line);
         }
     expect(later.slice(0, 3)).toEqual([]);
     // Stricter only where the first freezing is not known: it was thawed after its date and frozen again.
     expect(sooner.filter((line) => !/"frozenOn":"[^"]+","thawedOn":"/.test(line)).slice(0, 3)).toEqual([]);
-    expect(lots.length * 15).toBe(6 * 2 * 6 * 6 * 6 * 5 * 3);
+    expect(lots.length * 15).toBe(6 * 2 * 6 * 6 * 6 * 3 * 5 * 3);
   });
 
   it.each([
@@ -178,10 +190,22 @@ describe('safety dates', () => {
     ['frozen again too late', { frozenOn: '2026-11-22', thawedOn: '2026-11-20' }, '2026-11-21', 'thawed'],
     ['bought thawed', { thawedOn: '2026-11-20', expiresOn: '2026-11-20', dateKind: 'use_by' }, '2026-11-20', 'thawed'],
   ] as const)('%s', (_, fields, on, reason) => {
-    expect(effectiveDue({ ...UNDATED, ...fields }, { openedDays: 4, freezerMonths: null })).toMatchObject({
+    expect(due({ ...UNDATED, ...fields }, { openedDays: 4, freezerMonths: null })).toMatchObject({
       on,
       reason,
     });
+  });
+
+  it('what is cooked keeps as leftovers, what is made or bought as long as the home says', () => {
+    const cooked = { ...UNDATED, madeOn: '2026-11-20', madeKind: 'cooked' as const };
+    const of = (lot: Lot, more: object): unknown => due(lot, { openedDays: null, freezerMonths: null, ...more });
+    expect(of(cooked, {})).toMatchObject({ on: '2026-11-23', reason: 'cooked' });
+    expect(of(cooked, { keepDays: 5 })).toEqual({ on: '2026-11-25', reason: 'cooked' });
+    expect(of({ ...cooked, frozenOn: '2026-11-23' }, {})).toMatchObject({ reason: 'frozen' });
+    expect(of({ ...cooked, frozenOn: '2026-11-24' }, {})).toMatchObject({ on: '2026-11-23', reason: 'cooked' });
+    const roasted = { ...cooked, madeKind: 'roasted' as const };
+    expect(of(roasted, {})).toBeNull();
+    expect(of(roasted, { keepDays: 21 })).toEqual({ on: '2026-12-11', reason: 'kept' });
   });
 
   it.each([
@@ -212,7 +236,7 @@ describe('safety dates', () => {
     ['opened, then frozen in time', { openedOn: '2026-11-01', frozenOn: '2026-11-05' }, '2027-02-05', 'frozen'],
   ] as const)('%s', (_, fields, on, reason) => {
     const lot = { ...UNDATED, ...fields };
-    expect(effectiveDue(lot, { openedDays: 4, freezerMonths: null })).toEqual({ on, reason });
+    expect(due(lot, { openedDays: 4, freezerMonths: null })).toEqual({ on, reason });
   });
 });
 
@@ -228,14 +252,14 @@ describe('how long it keeps once open, where the home has not said', () => {
     ['Thing', '', 'best_before', '2026-11-27'],
     ['Rice', '', 'use_by', '2026-11-27'],
   ] as const)('%s (%s, %s): a guess, never the printed date alone', (name, category, dateKind, on) => {
-    const due = effectiveDue({ ...opened, dateKind }, { name, category, openedDays: null, freezerMonths: null });
-    expect(due).toMatchObject({ on, reason: 'opened' });
-    expect(due!.guessedFrom).toMatch(/memory|no source/);
+    const guess = due({ ...opened, dateKind }, { name, category, openedDays: null, freezerMonths: null });
+    expect(guess).toMatchObject({ on, reason: 'opened' });
+    expect(guess!.guessedFrom).toMatch(/memory|no source/);
   });
   it('what the home says is no guess, and a thing without a date may be no food', () => {
-    const said = effectiveDue(opened, { name: 'Milk', openedDays: 4, freezerMonths: null });
+    const said = due(opened, { name: 'Milk', openedDays: 4, freezerMonths: null });
     expect(said).toEqual({ on: '2026-11-24', reason: 'opened' });
     const lamp = { ...opened, expiresOn: null, dateKind: null };
-    expect(effectiveDue(lamp, { name: 'Lamp', openedDays: null, freezerMonths: null })).toBeNull();
+    expect(due(lamp, { name: 'Lamp', openedDays: null, freezerMonths: null })).toBeNull();
   });
 });

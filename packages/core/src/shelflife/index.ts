@@ -9,4 +9,6 @@ export {
   type WarmTime,
   WARM_ABOVE_CELSIUS,
 } from './coldOutage';
-export { type Due, dueState, effectiveDue, isFrozen, isThawed, SOON_DAYS, THAWED_DAYS } from './dueDate';
+export { type Due, dueState, effectiveDue, isFrozen, isSafety, isThawed, SOON_DAYS, THAWED_DAYS } from './dueDate';
+export { type GuideRow } from './guideTable';
+export { guideOf, KeepingGuide, PUBLISHED_GUIDE } from './KeepingGuide';

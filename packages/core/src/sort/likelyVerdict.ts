@@ -1,6 +1,6 @@
 import { addDays, type CivilDate } from '../base';
 import type { HouseholdState, LotRow, Verdict } from '../household';
-import { effectiveDue } from '../shelflife';
+import { effectiveDue, guideOf, isSafety } from '../shelflife';
 import { suggestHome } from './clearOut';
 
 /** What most likely becomes of a thing that is looked at, and what that is concluded from. */
@@ -25,9 +25,8 @@ const LONG_PAST_DAYS = 180;
  */
 export function likelyVerdict(state: HouseholdState, lot: LotRow, spaceId: string, today: CivilDate): LikelyVerdict {
   const item = state.get('item', lot.itemId);
-  const due = item ? effectiveDue(lot, item) : null;
-  const isSafety = due?.reason === 'use_by' || due?.reason === 'opened' || due?.reason === 'thawed';
-  if (due && isSafety && !due.guessedFrom && due.on < today)
+  const due = item ? effectiveDue(lot, item, guideOf(state)) : null;
+  if (due && isSafety(due) && !due.guessedFrom && due.on < today)
     return { verdict: 'throw_out', toNookId: null, because: { kind: 'past_use_by', on: due.on } };
   const home = suggestHome(state, lot, spaceId);
   if (home !== null) return { verdict: 'elsewhere', toNookId: home, because: { kind: 'more_elsewhere', nookId: home } };

@@ -1,3 +1,4 @@
+import { guideOf } from '../shelflife';
 import { HouseholdState } from '../household/HouseholdState';
 import type { BinRow, ItemRow, LotRow, ShelfRow, TaggedRow } from '../household/registry';
 import { sampleRows } from '../household/sampleHome.test-support';
@@ -14,7 +15,7 @@ function dueAnew(state: HouseholdState): string[] {
     .all('lot')
     .flatMap((lot) => {
       const item = state.get('item', lot.itemId);
-      const due = item && lot.quantityThousandths > 0 ? effectiveDue(lot, item) : null;
+      const due = item && lot.quantityThousandths > 0 ? effectiveDue(lot, item, guideOf(state)) : null;
       return due && daysBetween(TODAY, due.on) <= 14 ? [`${due.on} ${lot.id} ${item!.name}`] : [];
     })
     .sort();
@@ -37,7 +38,7 @@ function summaryAnew(state: HouseholdState, nookId: string): NookSummary {
     .filter((lot) => state.get('item', lot.itemId));
   const items = [...new Set(lots.map(({ itemId }) => itemId))].map((id) => state.get('item', id)!);
   const left = lots.flatMap((lot) => {
-    const due = lot.quantityThousandths > 0 ? effectiveDue(lot, state.get('item', lot.itemId)!) : null;
+    const due = lot.quantityThousandths > 0 ? effectiveDue(lot, state.get('item', lot.itemId)!, guideOf(state)) : null;
     return due ? [daysBetween(TODAY, due.on)] : [];
   });
   return {

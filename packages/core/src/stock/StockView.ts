@@ -10,7 +10,7 @@ import {
   SortedRows,
 } from '../household';
 import { addDays, type CivilDate } from '../base';
-import { effectiveDue, SOON_DAYS, type Due } from '../shelflife';
+import { effectiveDue, guideOf, SOON_DAYS, type Due } from '../shelflife';
 
 /** A lot with the date that counts for it. */
 export interface DueLot {
@@ -80,7 +80,8 @@ export class StockView implements RowView {
         this.itemsToCount.add(row.itemId);
         this.forgetSummary(row.nookId);
       }
-    } else if (entity === 'item') this.changedItems.add((before ?? after)!.id);
+    } else if (entity === 'keeping') for (const item of this.state.all('item')) this.changedItems.add(item.id);
+    else if (entity === 'item') this.changedItems.add((before ?? after)!.id);
     else if (entity === 'bin') {
       for (const row of [before, after] as (BinRow | undefined)[]) {
         if (!row) continue;
@@ -215,7 +216,7 @@ export class StockView implements RowView {
 
   private settleLot(id: string, lot: LotRow | undefined, item: ItemRow | undefined): void {
     const there = lot && !lot.retired && item ? lot : null;
-    const due = there && there.quantityThousandths > 0 ? effectiveDue(there, item!) : null;
+    const due = there && there.quantityThousandths > 0 ? effectiveDue(there, item!, guideOf(this.state)) : null;
     this.due.set(id, due ? { lot: there!, item: item!, due } : null);
     if (due) this.dueOf.set(id, due.on);
     else this.dueOf.delete(id);

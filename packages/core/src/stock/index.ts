@@ -1,6 +1,8 @@
 export { amountByWeight, opsForLevel } from './levels';
 export { type RecalledLot, recalledLots } from './recall';
 export { opsAfterOutage, type OutageLot, outageLots } from './outageOps';
+export { canDecant, opsForDecanting } from './decanting';
+export { type SetCount, setCount } from './sets';
 export { type DueLot, type LowItem, type NookSummary, stockOf } from './StockView';
 export { bulkOfLot, bulkOfNook } from './contents';
 export { fileUpright, foldedSize, stackFlat } from './folding';
@@ -19,4 +21,5 @@ export {
   opsForTaking,
   opsForThawing,
   opsForThawingAll,
+  opsForUsing,
 } from './stockOps';

@@ -16,6 +16,7 @@ import {
   volume,
   weakRef,
   whole,
+  yesNo,
   type Holds,
 } from '../definition';
 import { LARGEST_LENGTH_TENTH_MM } from '../base';
@@ -87,8 +88,18 @@ const front = record({
   leastThousandths: quantity(),
   /** And then up to this. */
   fullThousandths: quantity(1),
+  /** It is filled from the packet into a jar, can or bottle. */
+  decanted: added(orNull(yesNo)),
 });
 export type Front = Holds<typeof front>;
+
+/** Things that belong together. */
+const set = record({
+  /** How many make a whole set: 12 napkins. */
+  pieces: whole(1, 9999),
+  /** What each whole set needs one of besides: the lid of a jar. */
+  withItemId: orNull(weakRef('item')),
+});
 
 export const item = defineEntity('item', {
   fields: {
@@ -108,7 +119,10 @@ export const item = defineEntity('item', {
     restock: added(orNull(restock)),
     packs: added(orNull(listOf(pack, 20))),
     front: added(orNull(front)),
-    /** How long it keeps from the day it is bought, in days; null: as the dates on it say. */
+    set: added(orNull(set)),
+    /** Trade numbers as printed below bar codes (GTIN), of 8 to 14 figures. */
+    codes: added(orNull(listOf(text(8, 14), 20))),
+    /** How long it keeps from the day it is made or bought, in days; null: as the dates on it say. */
     keepDays: added(orNull(whole(1, 36_500))),
   },
   retire: 'when_empty',

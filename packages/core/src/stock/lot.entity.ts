@@ -14,7 +14,7 @@ import {
   yesNo,
   type Holds,
 } from '../definition';
-import { LARGEST_QUANTITY_THOUSANDTHS } from '../base';
+import { LARGEST_QUANTITY_THOUSANDTHS, LONGEST_BATCH } from '../base';
 
 const packSize = record({
   /** In thousandths of `unit`. */
@@ -48,7 +48,11 @@ export const lot = defineEntity('lot', {
     madeOn: added(orNull(day)),
     madeKind: added(orNull(oneOf(...MADE_KINDS))),
     /** The maker's batch, as printed. */
-    batch: added(orNull(text(1, 40))),
+    batch: added(orNull(text(1, LONGEST_BATCH))),
+    /** Since when it is in another jar than its packet; topped up, since the first of it. */
+    decantedOn: added(orNull(day)),
+    /** Since when it is in use elsewhere; its place here is kept for it. */
+    inUseOn: added(orNull(day)),
     note: longText(2000),
   },
   derived: {

@@ -1,5 +1,6 @@
 import { lotRow, sampleHome } from '../household/sampleHome.test-support';
-import { batchKey, recalledLots } from './recall';
+import { batchKey } from './batch';
+import { recalledLots } from './recall';
 
 function home() {
   const state = sampleHome();

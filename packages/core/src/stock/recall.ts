@@ -1,5 +1,5 @@
-import { foldText } from '../base';
 import type { HouseholdState, ItemRow, LotRow } from '../household';
+import { batchKey, partsOfBatch, UNKNOWN_BATCH } from './batch';
 
 /** A lot that a recall may be about. */
 export interface RecalledLot {
@@ -8,12 +8,6 @@ export interface RecalledLot {
   /** Its batch is the one asked for; else its thing is, and nobody wrote a batch down. */
   byBatch: boolean;
 }
-
-/** A batch as it is compared: without blanks, dots, strokes and hyphens, in capitals. */
-export const batchKey = (batch: string): string =>
-  foldText(batch)
-    .replace(/[^\p{L}\p{N}]/gu, '')
-    .toUpperCase();
 
 /**
  * Everything in the home that a recall may be about.
@@ -29,10 +23,10 @@ export function recalledLots(state: HouseholdState, batch: string, itemId: strin
   const found = state.all('lot').flatMap((lot): RecalledLot[] => {
     const item = state.get('item', lot.itemId);
     if (!item || lot.quantityThousandths <= 0 || (itemId !== null && item.id !== itemId)) return [];
-    const own = batchKey(lot.batch ?? '');
-    if (key !== '' && own === key) return [{ lot, item, byBatch: true }];
+    const own = partsOfBatch(lot.batch);
+    if (key !== '' && own.some((batch) => batchKey(batch) === key)) return [{ lot, item, byBatch: true }];
     // Without a batch to compare, every lot of the thing; with one, those of which nobody knows theirs.
-    const mayBe = itemId !== null && (key === '' || own === '');
+    const mayBe = itemId !== null && (key === '' || own.includes(UNKNOWN_BATCH));
     return mayBe ? [{ lot, item, byBatch: false }] : [];
   });
   return found.sort((a, b) => Number(b.byBatch) - Number(a.byBatch) || (a.item.name < b.item.name ? -1 : 1));

@@ -1,3 +1,4 @@
+import { PUBLISHED_GUIDE } from '../shelflife';
 import { formatQuantity, readQuantity } from '../base/quantity';
 import { stockOf } from './StockView';
 import {
@@ -62,12 +63,9 @@ describe('what to use first', () => {
       lotRow('early', { expiresOn: '2026-12-01' }),
       lotRow('open', { openedOn: '2026-11-01' }),
     ];
-    expect(oldestFirst(lots, { ...itemFields(), id: 'i', seq: 1, retired: false }).map((lot) => lot.id)).toEqual([
-      'open',
-      'early',
-      'late',
-      'none',
-    ]);
+    expect(
+      oldestFirst(lots, { ...itemFields(), id: 'i', seq: 1, retired: false }, PUBLISHED_GUIDE).map((lot) => lot.id),
+    ).toEqual(['open', 'early', 'late', 'none']);
   });
 
   it('takes across lots and asks for a count when more is taken than known', () => {

@@ -1,3 +1,4 @@
+import { PUBLISHED_GUIDE } from '../shelflife';
 import type { LotFields, LotRow } from '../household/registry';
 import { idMaker, itemFields, lotFields, lotRow } from '../household/sampleHome.test-support';
 import { oldestFirst, opsForFreezing, opsForMoving, opsForThawing, opsForThawingAll, sameLot } from './stockOps';
@@ -50,8 +51,14 @@ it('what is used first: opened, then by date, undated last, then by id', () => {
     lotRow('d', { expiresOn: '2027-01-01' }),
     lotRow('e', { expiresOn: '2027-03-01', openedOn: '2026-11-20' }),
   ];
-  expect(oldestFirst(lots, item).map(({ id }) => id)).toEqual(['e', 'd', 'a', 'b', 'c']);
-  expect(oldestFirst([...lots].reverse(), item).map(({ id }) => id)).toEqual(['e', 'd', 'a', 'b', 'c']);
+  expect(oldestFirst(lots, item, PUBLISHED_GUIDE).map(({ id }) => id)).toEqual(['e', 'd', 'a', 'b', 'c']);
+  expect(oldestFirst([...lots].reverse(), item, PUBLISHED_GUIDE).map(({ id }) => id)).toEqual([
+    'e',
+    'd',
+    'a',
+    'b',
+    'c',
+  ]);
 });
 
 describe('out of the freezer', () => {

@@ -1,6 +1,6 @@
 import type { Op, ItemRow, LotFields, LotRow, LedgerEvent, LedgerEventKind } from '../household';
 import type { CivilDate } from '../base';
-import { effectiveDue, isFrozen, isThawed } from '../shelflife';
+import { effectiveDue, isFrozen, isThawed, type KeepingGuide } from '../shelflife';
 
 /** What making operations needs from outside: the instant, the day, and new ids. */
 export interface OpContext {
@@ -36,8 +36,9 @@ const eventOp = (
 };
 
 /** What is to be used first comes first: opened before closed, then by the date that counts, undated last. */
-export function oldestFirst(lots: readonly LotRow[], item: ItemRow): LotRow[] {
-  const key = (lot: LotRow): string => `${lot.openedOn === null ? 1 : 0}${effectiveDue(lot, item)?.on ?? '9999-99-99'}`;
+export function oldestFirst(lots: readonly LotRow[], item: ItemRow, guide: KeepingGuide): LotRow[] {
+  const key = (lot: LotRow): string =>
+    `${lot.openedOn === null ? 1 : 0}${effectiveDue(lot, item, guide)?.on ?? '9999-99-99'}`;
   return [...lots].sort((a, b) => key(a).localeCompare(key(b)) || (a.id < b.id ? -1 : 1));
 }
 
@@ -76,6 +77,8 @@ export function sameLot(a: LotFields, b: LotFields): boolean {
     (a.madeOn ?? null) === (b.madeOn ?? null) &&
     (a.madeKind ?? null) === (b.madeKind ?? null) &&
     (a.batch ?? null) === (b.batch ?? null) &&
+    (a.decantedOn ?? null) === (b.decantedOn ?? null) &&
+    (a.inUseOn ?? null) === (b.inUseOn ?? null) &&
     a.packSize?.amountThousandths === b.packSize?.amountThousandths &&
     a.packSize?.unit === b.packSize?.unit
   );
@@ -161,7 +164,7 @@ export function opsForFreezing(
 
 /**
  * Takes an amount of a frozen lot out of the freezer to thaw, into the nook given. What had been frozen a second time is to be
- * used on the day it thaws.
+ * used on the day it thaws. Of one that was bought frozen (`boughtFrozen`) no day of freezing is noted.
  */
 export function opsForThawing(
   lot: LotRow,
@@ -169,8 +172,9 @@ export function opsForThawing(
   toNookId: string,
   presentThere: readonly LotRow[],
   context: OpContext,
+  boughtFrozen = false,
 ): Op[] {
-  if (!isFrozen(lot)) return [];
+  if (!isFrozen(lot) && !boughtFrozen) return [];
   const change: Partial<LotFields> = { ...thawedToday(lot, context), nookId: toNookId };
   return planSplit(lot, Math.min(quantityThousandths, lot.quantityThousandths), change, presentThere, context);
 }
@@ -180,6 +184,19 @@ export function opsForThawingAll(lots: readonly LotRow[], context: OpContext): O
   return lots
     .filter((lot) => isFrozen(lot) && lot.quantityThousandths > 0)
     .map((lot) => ({ op: 'change', entity: 'lot', id: lot.id, fields: thawedToday(lot, context) }));
+}
+
+/** In use elsewhere from today, or (`back`) here again: it stays the thing of this place. */
+export function opsForUsing(
+  lot: LotRow,
+  quantityThousandths: number,
+  back: boolean,
+  presentHere: readonly LotRow[],
+  context: OpContext,
+): Op[] {
+  if (((lot.inUseOn ?? null) !== null) !== back) return [];
+  const amount = Math.min(quantityThousandths, lot.quantityThousandths);
+  return planSplit(lot, amount, { inUseOn: back ? null : context.today }, presentHere, context);
 }
 
 function thawedToday(lot: LotRow, { today }: OpContext): Partial<LotFields> {
@@ -205,13 +222,14 @@ function planSplit(
 
 /** The fields of a lot without its id and balance. */
 export function lotFieldsOf(lot: LotRow): LotFields {
-  const { itemId, nookId, packSize, expiresOn, dateKind, openedOn, frozenOn, thawedOn, madeOn, madeKind, batch, note } =
-    lot;
+  const { itemId, nookId, packSize, expiresOn, dateKind, openedOn, frozenOn, note } = lot;
   const later = {
-    thawedOn: thawedOn ?? null,
-    madeOn: madeOn ?? null,
-    madeKind: madeKind ?? null,
-    batch: batch ?? null,
+    thawedOn: lot.thawedOn ?? null,
+    madeOn: lot.madeOn ?? null,
+    madeKind: lot.madeKind ?? null,
+    batch: lot.batch ?? null,
+    decantedOn: lot.decantedOn ?? null,
+    inUseOn: lot.inUseOn ?? null,
   };
   return { itemId, nookId, packSize, expiresOn, dateKind, openedOn, frozenOn, ...later, note };
 }

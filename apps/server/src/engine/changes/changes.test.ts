@@ -104,6 +104,8 @@ describe('the change feed', () => {
       ...home.lot,
       bookThousandths: 2500,
       thawedOn: null,
+      decantedOn: null,
+      inUseOn: null,
       madeOn: null,
       madeKind: null,
       batch: null,
