@@ -23,7 +23,7 @@ const PLACES: readonly Place[] = [
 
 function isAt(place: Place, path: string): boolean {
   if (place.path === '/nooks') return /^\/(nooks|space|nook|containers)/.test(path);
-  if (place.path === '/restock') return /^\/(restock|item)/.test(path);
+  if (place.path === '/restock') return /^\/(restock|item|stock|use-first)/.test(path);
   return place.path === path;
 }
 

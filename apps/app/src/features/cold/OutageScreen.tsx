@@ -28,7 +28,7 @@ import { NookPlate } from '@/shared/NookPlate';
 import { opContext, today } from '@/shared/opContext';
 import { useRunCommand } from '@/shared/useRunCommand';
 import { lotAmountWords } from '@/features/stock/words';
-import { noteWords, OUTAGE_CAUTION, readReadings, VERDICT_HINTS, VERDICT_TITLES, warmWords } from './words';
+import { logWords, noteWords, OUTAGE_CAUTION, readReadings, VERDICT_HINTS, VERDICT_TITLES, warmWords } from './words';
 
 const VERDICTS: readonly OutageVerdict[] = ['discard', 'check', 'keep'];
 type Fill = 'full' | 'half' | 'little';
@@ -107,6 +107,7 @@ function Without({ spaceId, name, freezer }: { spaceId: string; name: string; fr
       <YStack padding={16} gap={12}>
         <Choices
           label="What is known"
+          wrap
           choices={[
             { value: 'hours', label: 'how long it was off' },
             { value: 'readings', label: 'what a thermometer showed' },
@@ -152,19 +153,22 @@ function Without({ spaceId, name, freezer }: { spaceId: string; name: string; fr
             />
           </>
         ) : (
-          <Field
-            label="Readings, one a line: time and °C"
-            multiline
-            numberOfLines={5}
-            placeholder={'14:00 -18\n20:00 -3\n02:30 6'}
-            value={text}
-            onChangeText={setText}
-            problem={
-              read.ok
-                ? undefined
-                : `“${read.line}” is no reading; write a time and degrees Celsius, such as 14:30 -12, or hours since the first, such as 2 h -12.`
-            }
-          />
+          <>
+            <Button label="Read the thermometer (simulated)" onPress={() => setText(logWords(freezer))} />
+            <Field
+              label="Readings, one a line: time and °C"
+              multiline
+              numberOfLines={5}
+              placeholder={'14:00 -18\n20:00 -3\n02:30 6'}
+              value={text}
+              onChangeText={setText}
+              problem={
+                read.ok
+                  ? undefined
+                  : `“${read.line}” is no reading; write a time and degrees Celsius, such as 14:30 -12, or hours since the first, such as 2 h -12.`
+              }
+            />
+          </>
         )}
         <Text aria-live="polite">{ready ? warmWords(warm) : 'Two readings are needed at least.'}</Text>
         <Small>{OUTAGE_CAUTION}</Small>

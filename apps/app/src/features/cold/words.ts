@@ -1,4 +1,18 @@
-import type { Outage, OutageVerdict, ThermometerReading, WarmTime } from '@ours/core';
+import {
+  effectiveDue,
+  type CivilDate,
+  type ItemRow,
+  type KeepingGuide,
+  type LotRow,
+  type Outage,
+  type OutageVerdict,
+  type Picked,
+  type ThermometerReading,
+  type WarmTime,
+} from '@ours/core';
+import { thermometerLog } from '@/simulated/devices';
+import { dayWords, nearDayWords, weekdayAndDay } from '@/kit/text/dayWords';
+import { amountWords, dueWords } from '@/features/stock/words';
 import { counted, figureWords } from '@/kit/text/counted';
 
 /** Shown wherever food was warm. */
@@ -61,3 +75,40 @@ export function readReadings(text: string): ReadingsRead {
   }
   return { ok: true, readings };
 }
+
+export const THAW_CAUTION =
+  'Thaw in the refrigerator, not on the counter; big pieces need longer than a day. Use it on its day, and freeze it again only if it thawed in the refrigerator and is still good. When in doubt, throw it out.';
+
+/** `frozen 12 weeks, best until 21 Oct`; what was bought frozen has no day. */
+export function frozenWords(
+  lot: LotRow,
+  item: ItemRow,
+  days: number | null,
+  today: CivilDate,
+  guide: KeepingGuide,
+): string {
+  if (days === null) return [dueWords(lot, item, today, guide), 'no day of freezing noted'].filter(Boolean).join(', ');
+  const due = effectiveDue(lot, item, guide);
+  const since =
+    days < 14 ? counted(days, { one: 'frozen # day', other: 'frozen # days' }) : `frozen ${Math.round(days / 7)} weeks`;
+  if (due === null) return since;
+  return due.reason === 'frozen'
+    ? `${since}, best until ${dayWords(due.on, today)}`
+    : `${since}, too late: use by ${dayWords(due.on, today)}`;
+}
+
+/** For which day it is, when it comes out, and what is missing of it. */
+export function pickWords({ pick, item, lot, thawOn, shortThousandths }: Picked, today: CivilDate): string {
+  if (lot === null || shortThousandths >= pick.amountThousandths)
+    return `for ${weekdayAndDay(pick.forDay, today)}; none of it is left`;
+  const when =
+    thawOn < today ? `should have come out ${dayWords(thawOn, today)}` : `comes out ${nearDayWords(thawOn, today)}`;
+  const short = shortThousandths > 0 ? `; ${amountWords(shortThousandths, item?.unit ?? 'piece')} of it are gone` : '';
+  return `for ${weekdayAndDay(pick.forDay, today)}; ${when}${short}`;
+}
+
+/** What the thermometer logged, as it is typed: `20:00 -18`. */
+export const logWords = (freezer: boolean): string =>
+  thermometerLog(freezer)
+    .map(({ time, celsius }) => `${time} ${celsius}`)
+    .join('\n');

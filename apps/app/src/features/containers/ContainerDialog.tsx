@@ -59,7 +59,7 @@ function checkSides(fields: ContainerFields): Partial<Record<keyof ContainerFiel
 /** One kind of container: three measures are enough to begin with. Outside, at the widest. */
 export function ContainerDialog({ container, onClose }: { container: ContainerRow | null; onClose: () => void }) {
   const runCommand = useRunCommand();
-  const { unit } = useHome();
+  const { unit, currency } = useHome();
   const save = (fields: ContainerFields): void =>
     void runCommand(
       container ? 'container_changed' : 'container_added',
@@ -77,6 +77,7 @@ export function ContainerDialog({ container, onClose }: { container: ContainerRo
       inputs={INPUTS}
       start={container ?? NEW}
       unit={unit}
+      currency={currency}
       check={checkSides}
       folded={{
         label: 'More measures: foot, lid, inside, stack, load',

@@ -11,6 +11,7 @@ import {
 import { useRouter } from 'expo-router';
 import { memo, useCallback, useDeferredValue, useMemo, useState } from 'react';
 import { XStack, YStack, Text, useMedia } from 'tamagui';
+import { useGuide } from '@/shared/useGuide';
 import { useHousehold } from '@/shared/HouseholdProvider';
 import { opContext, today } from '@/shared/opContext';
 import { useRunCommand } from '@/shared/useRunCommand';
@@ -37,14 +38,15 @@ export function Answer({ found, query }: { found: Found; query: string }) {
 }
 
 function ItemAnswer({ item, lots, query }: { item: ItemRow; lots: readonly LotRow[]; query: string }) {
-  const ordered = oldestFirst(lots, item);
+  const guide = useGuide();
+  const ordered = oldestFirst(lots, item, guide);
   const [at, setAt] = useState(0);
   const next = useCallback(() => setAt((now) => now + 1), []);
   const places = [...new Set(ordered.map((lot) => lot.nookId))];
   const place = places.length === 0 ? 0 : at % places.length;
   const nookId = places[place];
   const first = ordered.find((lot) => lot.nookId === nookId);
-  const dates = first ? dueWords(first, item, today()) : '';
+  const dates = first ? dueWords(first, item, today(), guide) : '';
   return (
     <AnswerCard
       nookId={nookId ?? null}

@@ -1,6 +1,7 @@
 import { foundId, oldestFirst, withoutDoubles, type Found } from '@ours/core';
 import { useEffect, useState } from 'react';
 import { YStack } from 'tamagui';
+import { useGuide } from '@/shared/useGuide';
 import { useHousehold, useHouseholdContext } from '@/shared/HouseholdProvider';
 import { Card } from '@/kit/layout/Card';
 import { Small, Text } from '@/kit/text/Text';
@@ -54,7 +55,8 @@ export function EarlyResults({ query }: { query: string }) {
 }
 
 function FirstFound({ found }: { found: Found }) {
-  const lots = found.kind === 'item' ? oldestFirst(found.lots, found.item) : [];
+  const guide = useGuide();
+  const lots = found.kind === 'item' ? oldestFirst(found.lots, found.item, guide) : [];
   const nookId = found.kind === 'nook' ? found.nookId : lots[0]?.nookId;
   const path = useHousehold(({ state }) => (nookId === undefined ? null : wayTo(state, nookId)));
   const places = new Set(lots.map((lot) => lot.nookId)).size;

@@ -1,5 +1,6 @@
 import { foundId, type Found } from '@ours/core';
 import { memo } from 'react';
+import { useGuide } from '@/shared/useGuide';
 import { useHousehold } from '@/shared/HouseholdProvider';
 import { today } from '@/shared/opContext';
 import { ListRow } from '@/kit/layout/ListRow';
@@ -28,6 +29,7 @@ export const FoundRow = memo(
 
 function Row({ found, selected = false, onChoose }: Props) {
   const nookId = found.kind === 'nook' ? found.nookId : found.lots[0]?.nookId;
+  const guide = useGuide();
   const place = useHousehold(({ state }) => (nookId === undefined ? null : wayTo(state, nookId)));
   const press = onChoose ? { onPress: () => onChoose(foundId(found)) } : {};
   if (found.kind === 'nook') {
@@ -42,7 +44,7 @@ function Row({ found, selected = false, onChoose }: Props) {
       />
     );
   }
-  const mark = found.lots.map((lot) => dueMark(lot, found.item, today())).find((one) => one !== null);
+  const mark = found.lots.map((lot) => dueMark(lot, found.item, today(), guide)).find((one) => one !== null);
   const where = place ? ` · ${place.steps.slice(0, 2).join(' › ')}` : '';
   return (
     <ListRow

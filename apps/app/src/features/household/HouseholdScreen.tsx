@@ -82,6 +82,17 @@ export function HouseholdScreen() {
           <Homes />
         </>
       )}
+      <ListHeading title="Rules of the home" />
+      <ListRow
+        title="How long things keep"
+        detail="once opened, cooked, frozen: as published, or as you say"
+        onPress={() => router.push('/keeping')}
+      />
+      <ListRow
+        title="Reserve in days"
+        detail="water, food and other things for the people of the house"
+        onPress={() => router.push('/reserve')}
+      />
       <ListHeading title="History" />
       <ListRow title="Who did what, when" detail="and take it back" onPress={() => router.push('/history')} />
       {me.isDemo ? null : (

@@ -38,7 +38,7 @@ export function PlanSettings({
   canMove: boolean;
   onChange: (wishes: PlanWishesUi) => void;
 }) {
-  const budget = useFigure(BUDGET, unit, wishes.budgetMinor);
+  const budget = useFigure(BUDGET, unit, wishes.budgetMinor, currency);
   return (
     <YStack gap={12} paddingHorizontal={16}>
       <Choices

@@ -20,9 +20,11 @@ jest.mock('expo-router', () => ({
 
 /** Presses what can be pressed: a button that is still waiting for the device to have saved is waited for. */
 const press = async (name: string | RegExp, role = 'button'): Promise<void> => {
-  await waitFor(() => expect(screen.getAllByRole(role, { name })[0]!.getAttribute('aria-disabled')).not.toBe('true'));
+  // Nothing is hidden on these pages; looking whether it is takes seconds where there are many buttons.
+  const found = (): HTMLElement => screen.getAllByRole(role, { name, hidden: true })[0]!;
+  await waitFor(() => expect(found().getAttribute('aria-disabled')).not.toBe('true'));
   await act(async () => {
-    fireEvent.click(screen.getAllByRole(role, { name })[0]!);
+    fireEvent.click(found());
   });
 };
 const write = (label: string | RegExp, text: string): void => {

@@ -1,6 +1,8 @@
 import {
   formatQuantity,
+  gtinAsPrinted,
   isMeasure,
+  guideOf,
   opensOneOf,
   quantityIn,
   type DateField,
@@ -21,7 +23,7 @@ import { counted as countedWords } from '@/kit/text/counted';
 import { Small, Strong, Text } from '@/kit/text/Text';
 import { amountWords, sizeWords, usualStep } from '@/features/stock/words';
 import { itemIdOf } from './cardOf';
-import { ACTION_WORDS, dateLabel, differenceWords, otherUnitWords, quantityWords } from './cardWords';
+import { ACTION_WORDS, dateLabel, differenceWords, numberWords, otherUnitWords, quantityWords } from './cardWords';
 import { LinePieces } from './LinePieces';
 import { Questions } from './Questions';
 
@@ -50,7 +52,7 @@ export function RecordCard({
   const { known, here, opens } = useHousehold(({ state }) => {
     const item = card.itemId === null ? null : (state.get('item', card.itemId) ?? null);
     const lots = item ? state.lotsIn(nookId).filter((lot) => lot.itemId === item.id) : [];
-    const opened = item ? opensOneOf(card, lots, item) !== null : false;
+    const opened = item ? opensOneOf(card, lots, item, guideOf(state)) !== null : false;
     return { known: item, here: lots.reduce((sum, lot) => sum + lot.quantityThousandths, 0), opens: opened };
   });
   if (!card.understood) {
@@ -67,6 +69,8 @@ export function RecordCard({
       </Frame>
     );
   }
+  /** Scanned, and of nothing that the home knows: it needs a name once. */
+  const unnamed = card.gtin !== null && known === null;
   const unit = known?.unit ?? card.unit ?? 'piece';
   const converted = quantityIn(card, unit);
   const counted = card.unit ?? (card.packSize && isMeasure(unit) ? null : unit);
@@ -115,11 +119,11 @@ export function RecordCard({
         <Small paddingHorizontal={14} paddingBottom={8}>{`That is ${quantityWords(converted, unit)}.`}</Small>
       ) : null}
       <Line label="What" lit={lit === 'name'}>
-        {editing === 'name' ? (
+        {editing === 'name' || unnamed ? (
           <YStack flex={1}>
             <Field
-              label="Name"
-              hideLabel
+              label={unnamed ? 'What has this trade number?' : 'Name'}
+              hideLabel={!unnamed}
               value={card.name}
               onChangeText={rename}
               autoFocus
@@ -142,6 +146,14 @@ export function RecordCard({
           </>
         )}
       </Line>
+      {card.gtin !== null ? (
+        <Line label="Number" lit={false}>
+          <YStack flex={1}>
+            <Strong>{gtinAsPrinted(card.gtin)}</Strong>
+            <Small>{numberWords(known, card.gtin)}</Small>
+          </YStack>
+        </Line>
+      ) : null}
       {card.packSize ? (
         <Line label="Size" lit={lit === 'packSize'}>
           <Strong flex={1}>{sizeWords(card.packSize)} each</Strong>
@@ -174,6 +186,14 @@ export function RecordCard({
         <Line label="Once open" lit={lit === 'openedDays'}>
           <Strong flex={1}>{countedWords(card.openedDays, { one: 'keeps # day', other: 'keeps # days' })}</Strong>
           <Button kind="quiet" label="leave out" onPress={() => onChange({ openedDays: null })} />
+        </Line>
+      ) : null}
+      {card.batch !== null ? (
+        <Line label="Batch" lit={lit === 'batch'}>
+          <Strong flex={1} testID="card-batch">
+            {card.batch}
+          </Strong>
+          <Button kind="quiet" label="leave out" onPress={() => onChange({ batch: null })} />
         </Line>
       ) : null}
       {card.tags.length > 0 ? (
@@ -216,6 +236,7 @@ export function RecordCard({
         <Button
           kind="primary"
           label={card.questions.length > 0 ? 'Keep as typed, fix later' : 'Save and go on'}
+          disabled={unnamed && card.name.trim() === ''}
           onPress={onSave}
         />
       </YStack>

@@ -5,6 +5,7 @@ import { EmptyState } from '@/kit/layout/EmptyState';
 import { Button } from '@/kit/press/Button';
 import { Dialog } from '@/kit/layout/Dialog';
 import { Field } from '@/kit/form/Field';
+import { codeProblemWords } from '@/kit/text/codeWords';
 import { Plate } from '@/kit/text/Plate';
 import { Screen } from '@/kit/layout/Screen';
 import { Small, Strong } from '@/kit/text/Text';
@@ -68,18 +69,21 @@ export function RecordScreen() {
         />
         {text.trim() === '' ? (
           <Small>
-            Also: “2 eggs used”, “candles =5” or “out of rice” say what is left, “opened today”, “frozen”, “#tag”, “@
-            {place.path.code}”.
+            Also: “2 eggs used”, “candles =5” or “out of rice” say what is left, “opened today”, “frozen”, “batch L12”,
+            “#tag”, “@{place.path.code}”, or the number below a bar code.
           </Small>
         ) : (
           <>
+            {recording.codeProblem ? <Small role="alert">{codeProblemWords(recording.codeProblem)}</Small> : null}
             <Proposals card={card} onPick={recording.correct} />
-            <RecordCard
-              card={card}
-              nookId={place.id}
-              onChange={recording.correct}
-              onSave={() => void recording.save()}
-            />
+            {recording.codeProblem ? null : (
+              <RecordCard
+                card={card}
+                nookId={place.id}
+                onChange={recording.correct}
+                onSave={() => void recording.save()}
+              />
+            )}
           </>
         )}
       </YStack>

@@ -188,3 +188,63 @@ describe('recording a line', () => {
     expect(screen.queryByText('not saved')).toBeNull();
   });
 });
+
+describe('a scanned code', () => {
+  const enter = (field: HTMLElement): Promise<void> =>
+    act(async () => {
+      fireEvent.keyDown(field, { key: 'Enter', code: 'Enter', keyCode: 13 });
+    });
+  const ops = async () => {
+    const db = await openDeviceDb(ID.home);
+    const { queue } = await readStored(db);
+    db.close();
+    return queue.flatMap(({ command }) => command.ops);
+  };
+  it('of nothing that is known here is asked for once, and learned', async () => {
+    const field = await openRecord();
+    // A number of restricted circulation that the simulated catalogue does not know.
+    write(field, '2000000001999');
+    await enter(field);
+    expect((field as HTMLInputElement).value).toBe('2000000001999');
+    expect(await ops()).toEqual([]);
+    write(screen.getByLabelText('What has this trade number?'), 'paper lantern');
+    expect(screen.getByText('it is noted for this thing')).toBeTruthy();
+    await click('Save and go on');
+    await waitFor(() => expect((field as HTMLInputElement).value).toBe(''));
+    expect(await ops()).toMatchObject([
+      { op: 'change', entity: 'item', id: ID.item, fields: { codes: ['02000000001999'] } },
+      { op: 'event', event: { kind: 'put_in', quantityThousandths: 1000 } },
+    ]);
+    // From now on the code is enough, with its date and batch.
+    write(field, ']C10102000000001999' + '17280229' + '10L7');
+    await screen.findByText('known by it');
+    expect(screen.getByTestId('card-batch').textContent).toBe('L7');
+    expect(screen.getByTestId('card-expiresOn').textContent).toBe('29 Feb 2028');
+    await enter(field);
+    await waitFor(() => expect((field as HTMLInputElement).value).toBe(''));
+    expect((await ops()).slice(2)).toMatchObject([
+      { op: 'create', entity: 'lot', fields: { batch: 'L7', expiresOn: '2028-02-29', dateKind: 'use_by' } },
+      { op: 'event' },
+    ]);
+  });
+  it('that is misread says so and stays; one the catalogue knows has its name', async () => {
+    const field = await openRecord();
+    write(field, '2000000001998');
+    expect(screen.getByRole('alert').textContent).toBe(
+      'The last figure of 2000000001998 does not agree with the others, so one of them is misread; scan or type it again.',
+    );
+    await enter(field);
+    expect((field as HTMLInputElement).value).toBe('2000000001998');
+    expect(await ops()).toEqual([]);
+    write(field, '2000000001166');
+    expect((screen.getByLabelText('What has this trade number?') as HTMLInputElement).value).toBe(
+      'Smoked paprika almonds',
+    );
+    expect(screen.getByText(/^the catalogue \(simulated\) calls it/)).toBeTruthy();
+  });
+  it('a batch is read from the line', async () => {
+    const field = await openRecord();
+    write(field, '6 paper lanterns batch L2231');
+    expect(screen.getByTestId('card-batch').textContent).toBe('L2231');
+  });
+});

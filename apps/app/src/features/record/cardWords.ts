@@ -2,11 +2,13 @@ import {
   pluralUnit,
   type CivilDate,
   type DateField,
+  type ItemRow,
   type LinePart,
   type LineQuestion,
   type LineReading,
   type RecordedLine,
 } from '@ours/core';
+import { goodsOf } from '@/simulated/goods';
 import { dayWords } from '@/kit/text/dayWords';
 import { amountWords, MADE_WORDS, sizeWords } from '@/features/stock/words';
 
@@ -26,6 +28,14 @@ export function dateLabel(
 export function quantityWords(quantityThousandths: number, unit: string | null): string {
   const said = amountWords(quantityThousandths, unit ?? 'piece');
   return unit === null || unit === 'piece' ? `${said} ${pluralUnit('piece', quantityThousandths)}` : said;
+}
+
+/** What a trade number says of a thing: it is known by it, learns it, or is new. */
+export function numberWords(known: ItemRow | null, gtin: string): string {
+  if (known?.codes?.includes(gtin)) return 'known by it';
+  const named = goodsOf(gtin)?.name;
+  const from = named === undefined ? '' : `the catalogue (simulated) calls it “${named}”; `;
+  return `${from}${known ? 'it is noted for this thing' : 'the home learns it'}`;
 }
 
 const DATE_FIELDS: readonly DateField[] = ['expiresOn', 'openedOn', 'frozenOn', 'thawedOn', 'madeOn'];
@@ -74,6 +84,7 @@ export const PART_WORDS: Readonly<Record<LinePart, string>> = {
   madeOn: 'made or bought',
   openedDays: 'keeps once open',
   place: 'place',
+  batch: 'batch',
   tags: 'tag',
   question: 'not understood',
   nothing: 'says nothing by itself',

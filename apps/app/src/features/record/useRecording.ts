@@ -1,4 +1,4 @@
-import { readCode, type RecordedLine } from '@ours/core';
+import { isTradeCode, readCode, type RecordedLine } from '@ours/core';
 import { useLocalSearchParams } from 'expo-router';
 import { useEffect, useRef, useState } from 'react';
 import type { TextInput } from 'react-native';
@@ -7,6 +7,7 @@ import { today } from '@/shared/opContext';
 import { recentNooks, rememberNook } from '@/shared/recent';
 import { wayTo } from '@/shared/placeWords';
 import { cardOf } from './cardOf';
+import { cardOfCode } from './cardOfCode';
 import type { SavedLine, UnsavedLine } from './JustNow';
 import { useSaveLine } from './useSaveLine';
 
@@ -32,8 +33,15 @@ export function useRecording() {
     const home = state.get('household', me.householdId);
     return home ? home.dateOrder : 'dmy';
   });
-  const read = useHousehold(({ store }) => cardOf(store, text, { order, today: today() }));
-  const card: RecordedLine = { ...read, ...changes };
+  const read = useHousehold(({ store, version }) => {
+    const scan = isTradeCode(text) ? cardOfCode(store, text, today()) : null;
+    return {
+      card: scan?.card ?? cardOf(store, text, { order, today: today() }),
+      problem: scan?.problem ?? null,
+      version,
+    };
+  });
+  const card: RecordedLine = { ...read.card, ...changes };
   const place = useHousehold(({ state }) => {
     const written = card.placeKey === null ? undefined : state.nookIdByCodeKey(card.placeKey);
     const wanted =
@@ -63,6 +71,8 @@ export function useRecording() {
       setNookId(scanned);
       return write('');
     }
+    // A code that is misread, or of nothing that has a name yet, stays in the field.
+    if (read.problem !== null || (card.gtin !== null && card.name.trim() === '')) return;
     // The field is free at once: the next line is often typed before this one is kept.
     write('');
     rememberNook(place.id);
@@ -97,6 +107,8 @@ export function useRecording() {
     text,
     /** What the line says, with what was corrected on it. */
     card,
+    /** What is wrong with the code that was typed or scanned. */
+    codeProblem: read.problem,
     /** Where it goes; null while there is no place at all. */
     place,
     saved,

@@ -28,14 +28,14 @@ const PRICE = orNull(moneyField);
 /** How a thing is bought: by what, its mark, what full is, how much a week for a start, and in which packs. */
 export function BuyingDialog({ item, onClose }: { item: ItemRow; onClose: () => void }) {
   const runCommand = useRunCommand();
-  const { unit } = useHome();
+  const { unit, currency } = useHome();
   const [how, setHow] = useState<RestockWay | 'usual'>(item.restock?.how ?? 'usual');
   const pack = item.packs?.[0] ?? null;
   const mark = useFigure(MARK, unit, item.lowAtThousandths);
   const full = useFigure(SOME, unit, item.restock?.fullThousandths ?? null);
   const weekly = useFigure(SOME, unit, item.restock?.weeklyThousandths ?? null);
   const amount = useFigure(SOME, unit, pack?.amountThousandths ?? null);
-  const price = useFigure(PRICE, unit, pack?.priceMinor ?? null);
+  const price = useFigure(PRICE, unit, pack?.priceMinor ?? null, currency);
   const figures = [mark, full, weekly, amount, price];
   const of = isMeasure(item.unit) ? item.unit : pluralUnit(item.unit, 2000);
   const needsFull = how === 'full' && full.value === null;

@@ -1,6 +1,7 @@
 import { quantityField, type ItemRow } from '@ours/core';
 import { useState } from 'react';
 import { XStack } from 'tamagui';
+import { Choices } from '@/kit/form/Choices';
 import { Field } from '@/kit/form/Field';
 import { useFigure } from '@/kit/form/useFigure';
 import { Dialog } from '@/kit/layout/Dialog';
@@ -24,6 +25,7 @@ export function FrontDialog({ item, onClose }: { item: ItemRow; onClose: () => v
   const [choosing, setChoosing] = useState(false);
   const least = useFigure(LEAST, unit, item.front?.leastThousandths ?? 1000);
   const full = useFigure(FULL, unit, item.front?.fullThousandths ?? null);
+  const [decanted, setDecanted] = useState(item.front?.decanted ?? false);
   const way = useHousehold(({ state }) =>
     nookId === null ? '' : (wayTo(state, nookId)?.steps.slice(1).join(' › ') ?? ''),
   );
@@ -59,6 +61,15 @@ export function FrontDialog({ item, onClose }: { item: ItemRow; onClose: () => v
         <Field label="Refill when so many are left" width={220} {...least.input} problem={least.problem} />
         <Field label="Up to" width={110} {...full.input} problem={full.problem} />
       </XStack>
+      <Choices
+        label="How it is refilled"
+        choices={[
+          { value: 'whole', label: 'whole packs' },
+          { value: 'poured', label: 'poured into a jar or can' },
+        ]}
+        value={decanted ? 'poured' : 'whole'}
+        onChange={(how) => setDecanted(how === 'poured')}
+      />
       {full.value !== null && least.value !== null && full.value <= least.value ? (
         <Small role="alert">It is filled up to more than what is left then.</Small>
       ) : null}
@@ -71,7 +82,7 @@ export function FrontDialog({ item, onClose }: { item: ItemRow; onClose: () => v
           onPress={() =>
             ready &&
             change(
-              { nookId, leastThousandths: least.value!, fullThousandths: full.value! },
+              { nookId, leastThousandths: least.value!, fullThousandths: full.value!, decanted },
               `Saved: where ${item.name} is kept.`,
             )
           }

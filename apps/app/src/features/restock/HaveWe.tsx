@@ -5,6 +5,7 @@ import { Field } from '@/kit/form/Field';
 import { Card } from '@/kit/layout/Card';
 import { dayWords } from '@/kit/text/dayWords';
 import { Small, Strong } from '@/kit/text/Text';
+import { useGuide } from '@/shared/useGuide';
 import { useHousehold } from '@/shared/HouseholdProvider';
 import { NookPlate } from '@/shared/NookPlate';
 import { today } from '@/shared/opContext';
@@ -19,6 +20,7 @@ const isCalled = (name: string, query: string): boolean => name.toLowerCase().in
 
 /** “Do we have …?”, answered from this device. */
 export function HaveWe({ outlook }: { outlook: Outlook | null }) {
+  const guide = useGuide();
   const [query, setQuery] = useState('');
   const found = useHousehold(({ store, state, version }) => ({
     rows:
@@ -50,7 +52,7 @@ export function HaveWe({ outlook }: { outlook: Outlook | null }) {
       ) : null}
       {found.map(({ item, lots }) => {
         const entry = outlook?.answer.entries.find(({ itemId }) => itemId === item.id) ?? null;
-        const dates = lots.flatMap((lot) => effectiveDue(lot, item)?.on ?? []).sort();
+        const dates = lots.flatMap((lot) => effectiveDue(lot, item, guide)?.on ?? []).sort();
         return (
           <Card key={item.id} padding={12} gap={6} aria-live="polite">
             <XStack justifyContent="space-between" gap={8} alignItems="baseline">

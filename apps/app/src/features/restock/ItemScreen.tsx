@@ -1,4 +1,13 @@
-import { addDays, daysBetween, effectiveDue, isMeasure, oldestFirst, opsForTaking, packFor } from '@ours/core';
+import {
+  addDays,
+  daysBetween,
+  effectiveDue,
+  isMeasure,
+  oldestFirst,
+  opsForTaking,
+  packFor,
+  setCount,
+} from '@ours/core';
 import { useLocalSearchParams, useRouter } from 'expo-router';
 import { useState } from 'react';
 import { useMedia, XStack, YStack } from 'tamagui';
@@ -14,6 +23,7 @@ import { Pencil } from '@/kit/press/icons';
 import { dayWords } from '@/kit/text/dayWords';
 import { Mark } from '@/kit/text/Mark';
 import { Heading, Small, Strong, Text } from '@/kit/text/Text';
+import { useGuide } from '@/shared/useGuide';
 import { useHousehold } from '@/shared/HouseholdProvider';
 import { NookPlate } from '@/shared/NookPlate';
 import { opContext, today } from '@/shared/opContext';
@@ -25,15 +35,19 @@ import { amountWords, dueMark, dueWords, lotAmountWords, sizeWords } from '@/fea
 import { BuyingDialog } from './BuyingDialog';
 import { FrontDialog } from './FrontDialog';
 import { itemView, type ItemView } from './itemView';
+import { SetDialog } from './SetDialog';
 import { useOutlook } from './useOutlook';
 import {
   costWords,
+  fillsWords,
   keepWords,
   knownWords,
   lastsWords,
   likelyWords,
   lossWords,
   paceWords,
+  setDetail,
+  setWords,
   tripAdvice,
   WAY_WORDS,
 } from './words';
@@ -53,12 +67,13 @@ export function ItemScreen() {
 
 function ItemPage({ view }: { view: ItemView }) {
   const router = useRouter();
+  const guide = useGuide();
   const runCommand = useRunCommand();
   const { currency } = useHome();
   const { gtMd } = useMedia();
   const content = useContentWidth();
   const [open, setOpen] = useState<string | null>(null);
-  const [editing, setEditing] = useState<'about' | 'buying' | 'front' | null>(null);
+  const [editing, setEditing] = useState<'about' | 'buying' | 'front' | 'set' | null>(null);
   const { item, lots, entry } = view;
   const { unit } = item;
   const sum = lots.reduce((total, lot) => total + lot.quantityThousandths, 0);
@@ -67,11 +82,11 @@ function ItemPage({ view }: { view: ItemView }) {
   const size = lots.find(({ packSize }) => packSize !== null)?.packSize;
   const one = Math.min(1000, sum);
   const take = (): void => {
-    const [first] = oldestFirst(lots, item);
+    const [first] = oldestFirst(lots, item, guide);
     if (!first) return;
     if (isMeasure(unit)) return setOpen(first.id);
     const done = `Taken: ${amountWords(one, unit)} ${item.name}.`;
-    void runCommand('stock_taken', opsForTaking(oldestFirst(lots, item), one, opContext()), done);
+    void runCommand('stock_taken', opsForTaking(oldestFirst(lots, item, guide), one, opContext()), done);
   };
   const chart = (
     <YStack backgroundColor="$background" borderBottomWidth={1} borderColor="$borderColor">
@@ -157,6 +172,7 @@ function ItemPage({ view }: { view: ItemView }) {
       <LotDialog lotId={open} onClose={() => setOpen(null)} />
       <ItemDialog itemId={editing === 'about' ? item.id : null} onClose={() => setEditing(null)} />
       {editing === 'front' ? <FrontDialog item={item} onClose={() => setEditing(null)} /> : null}
+      {editing === 'set' ? <SetDialog item={item} onClose={() => setEditing(null)} /> : null}
       {editing === 'buying' ? <BuyingDialog item={item} onClose={() => setEditing(null)} /> : null}
     </Screen>
   );
@@ -167,13 +183,14 @@ const COMING_DAYS = 60;
 function LotPlace({ view, lotId, onOpen }: { view: ItemView; lotId: string; onOpen: () => void }) {
   const { item } = view;
   const lot = view.lots.find(({ id }) => id === lotId)!;
+  const guide = useGuide();
   const way = useHousehold(({ state }) => wayTo(state, lot.nookId)?.steps.slice(-2).join(' › ') ?? '');
-  const mark = dueMark(lot, item, view.plan.today);
+  const mark = dueMark(lot, item, view.plan.today, guide);
   const reserve = item.front && item.front.nookId !== lot.nookId ? 'in reserve · ' : '';
   return (
     <ListRow
       title={lotAmountWords(lot, item)}
-      detail={[dueWords(lot, item, view.plan.today), `${reserve}${way}`].filter(Boolean).join(' · ')}
+      detail={[dueWords(lot, item, view.plan.today, guide), `${reserve}${way}`].filter(Boolean).join(' · ')}
       onPress={onOpen}
       right={
         <>
@@ -186,9 +203,10 @@ function LotPlace({ view, lotId, onOpen }: { view: ItemView; lotId: string; onOp
 }
 
 function Chart({ view, width }: { view: ItemView; width: number }) {
+  const guide = useGuide();
   const { item, past, coming, plan, trips, lots } = view;
   const ends = lots.flatMap((lot) => {
-    const due = effectiveDue(lot, item);
+    const due = effectiveDue(lot, item, guide);
     if (!due || due.on < plan.today) return [];
     const words = `${amountWords(lot.quantityThousandths, item.unit)} ${lot.quantityThousandths === 1000 ? 'ends' : 'end'} ${dayWords(due.on, plan.today)}`;
     return [{ day: daysBetween(plan.today, due.on), words }];
@@ -216,7 +234,7 @@ function Chart({ view, width }: { view: ItemView; width: number }) {
 }
 
 /** When it is bought, how much, and where it is kept: each can be changed. */
-function Rules({ view, onEdit }: { view: ItemView; onEdit: (what: 'buying' | 'front') => void }) {
+function Rules({ view, onEdit }: { view: ItemView; onEdit: (what: 'buying' | 'front' | 'set') => void }) {
   const { item, entry } = view;
   const { currency } = useHome();
   const how = item.restock?.how ?? null;
@@ -226,6 +244,8 @@ function Rules({ view, onEdit }: { view: ItemView; onEdit: (what: 'buying' | 'fr
   const keeps = useHousehold(({ state }) =>
     front ? (wayTo(state, front.nookId)?.steps.slice(1).join(' › ') ?? '') : '',
   );
+  const set = useHousehold(({ state, version }) => ({ count: setCount(state, item), version })).count;
+  const fills = useHousehold(({ state }) => fillsWords(state, item));
   const rows = [
     {
       title: 'Buy',
@@ -255,7 +275,13 @@ function Rules({ view, onEdit }: { view: ItemView; onEdit: (what: 'buying' | 'fr
       title: 'Keep',
       edit: 'front' as const,
       words: front ? keepWords(front, item) : 'in one place, no reserve',
-      detail: keeps,
+      detail: [keeps, fills].filter((part) => part !== '').join('; '),
+    },
+    {
+      title: 'Set',
+      edit: 'set' as const,
+      words: set ? setWords(set) : 'in no set',
+      detail: set ? setDetail(set) : '',
     },
   ];
   return (

@@ -5,6 +5,7 @@ import { Button } from '@/kit/press/Button';
 import { dayWords } from '@/kit/text/dayWords';
 import { Plate } from '@/kit/text/Plate';
 import { Mono, Small, Strong } from '@/kit/text/Text';
+import { useGuide } from '@/shared/useGuide';
 import { useHousehold } from '@/shared/HouseholdProvider';
 import { today } from '@/shared/opContext';
 import { wayTo } from '@/shared/placeWords';
@@ -30,10 +31,11 @@ export function PutAwayPlace({
   onChoose: () => void;
 }) {
   const day = today();
+  const guide = useGuide();
   const path = useHousehold(({ state }) => wayTo(state, nookId));
   const front = useFront(path?.space?.id ?? null);
   const here = lots.filter((lot) => lot.nookId === nookId && lot.quantityThousandths > 0);
-  const dates = here.map((lot) => (item ? (effectiveDue(lot, item)?.on ?? null) : null));
+  const dates = here.map((lot) => (item ? (effectiveDue(lot, item, guide)?.on ?? null) : null));
   const drawing = Math.round(width * 0.44);
   return (
     <Card>

@@ -1,4 +1,6 @@
 import {
+  isFrozen,
+  isInFreezer,
   partsToPutAway,
   keepDaysOf,
   opsForPuttingAway,
@@ -7,6 +9,7 @@ import {
   type CivilDate,
   type HouseholdState,
   type Op,
+  type ScannedGoods,
   type ShoppingThing,
 } from '@ours/core';
 import { useRouter } from 'expo-router';
@@ -21,6 +24,7 @@ import { useContentWidth } from '@/kit/layout/useContentWidth';
 import { Button } from '@/kit/press/Button';
 import { Dialog } from '@/kit/layout/Dialog';
 import { Heading, Small, Strong } from '@/kit/text/Text';
+import { useGuide } from '@/shared/useGuide';
 import { useHousehold, useHouseholdContext } from '@/shared/HouseholdProvider';
 import { NookPicker } from '@/shared/NookPicker';
 import { NookPlate } from '@/shared/NookPlate';
@@ -30,6 +34,7 @@ import { useHome } from '@/shared/useHome';
 import { useRunCommand } from '@/shared/useRunCommand';
 import { amountWords, sizeWords } from '@/features/stock/words';
 import { dateKeys, DateKeys } from './DateKeys';
+import { PutAwayCode } from './PutAwayCode';
 import { PutAwayPlace } from './PutAwayPlace';
 import { RestockFrame } from './RestockFrame';
 import { costWords, ofWords } from './words';
@@ -104,20 +109,27 @@ function OneThing({
     };
   });
   const { store } = useHouseholdContext();
+  const guide = useGuide();
   const [chosen, setChosen] = useState<string | null>(null);
   const [choosing, setChoosing] = useState(false);
   const [allHere, setAllHere] = useState(false);
   const last = every.filter(({ expiresOn }) => expiresOn !== null).sort((a, b) => (a.id < b.id ? 1 : -1))[0];
   const [kind, setKind] = useState<'best_before' | 'use_by'>(last?.dateKind ?? 'best_before');
-  const keys = dateKeys(day, item ? keepDaysOf(item, every) : null);
+  const keys = dateKeys(day, item ? keepDaysOf(item, every, guide) : null);
   const [key, setKey] = useState<string | null>(null);
   const [typed, setTyped] = useState<CivilDate | null>(null);
   /** Each key that is pressed empties the field beside it; typing in it does not. */
   const [emptied, setEmptied] = useState(0);
+  const [code, setCode] = useState<ScannedGoods | null>(null);
   const picked = keys.find((one) => one.key === key);
-  const expiresOn = picked ? picked.on : typed;
-  const saidDate = picked !== undefined || typed !== null;
+  const scanned = code?.useBy ?? code?.bestBefore ?? null;
+  const expiresOn = picked ? picked.on : (typed ?? scanned);
+  const dateKind = !picked && typed === null && scanned !== null ? (code?.useBy ? 'use_by' : 'best_before') : kind;
   const nookId = chosen ?? proposed?.nookId ?? null;
+  const inFreezer = nookId !== null && isInFreezer(store.state, nookId);
+  const [frozen, setFrozen] = useState<'sold' | 'today'>(every.some((lot) => isFrozen(lot)) ? 'today' : 'sold');
+  const frozenOn = inFreezer && frozen === 'today' ? day : null;
+  const saidDate = picked !== undefined || typed !== null || scanned !== null || frozenOn !== null;
   const amount = thing.packs * (thing.line.packThousandths ?? 1000);
   const whole = nookId === null ? [] : [{ nookId, amountThousandths: amount, reserve: false }];
   const parts = item && nookId !== null && !allHere ? partsToPutAway(store.state, item, nookId, amount) : whole;
@@ -129,17 +141,25 @@ function OneThing({
     let of = item;
     if (!of) {
       const id = context.newId();
-      const fields = newItem(thing.name);
+      const fields = { ...newItem(thing.name), ...(code?.gtin ? { codes: [code.gtin] } : {}) };
       ops.push({ op: 'create', entity: 'item', id, fields });
       of = { ...fields, id, seq: 0, retired: false };
-    }
+    } else if (code?.gtin && !of.codes?.includes(code.gtin))
+      ops.push({
+        op: 'change',
+        entity: 'item',
+        id: of.id,
+        fields: { codes: [...(of.codes ?? []), code.gtin].slice(-20) },
+      });
     const packSize = lots.find((lot) => lot.packSize !== null)?.packSize ?? last?.packSize ?? null;
     const put = parts.map((part) => ({
       nookId: part.nookId,
       amountThousandths: part.amountThousandths,
       expiresOn,
-      dateKind: expiresOn === null ? null : kind,
+      dateKind: expiresOn === null ? null : dateKind,
       packSize,
+      batch: code?.batch ?? null,
+      frozenOn,
     }));
     ops.push(...opsForPuttingAway(thing.lines, of, put, lots, context));
     void runCommand('stock_put_away', ops, `Put away: ${amountWords(amount, unit)} ${thing.name}.`);
@@ -204,6 +224,17 @@ function OneThing({
             </XStack>
           ))}
         <YStack gap={8}>
+          {inFreezer ? (
+            <Choices
+              label="It goes into a freezer"
+              choices={[
+                { value: 'sold', label: 'sold frozen' },
+                { value: 'today', label: 'fresh, frozen today' },
+              ]}
+              value={frozen}
+              onChange={setFrozen}
+            />
+          ) : null}
           <Choices
             label="The date on it says"
             choices={[
@@ -230,6 +261,14 @@ function OneThing({
             onChange={(on) => {
               setTyped(on);
               if (on !== null) setKey(null);
+            }}
+          />
+          <PutAwayCode
+            item={item}
+            name={thing.name}
+            onRead={(goods) => {
+              setCode(goods);
+              if (goods?.useBy || goods?.bestBefore) setKey(null);
             }}
           />
         </YStack>

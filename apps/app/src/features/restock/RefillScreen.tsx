@@ -59,11 +59,13 @@ function RefillRow({ refill, done, onCarry }: { refill: Refill; done: boolean; o
   const { store } = useHouseholdContext();
   const { item, fromNookId, toNookId, amountThousandths } = refill;
   const amount = amountWords(amountThousandths, item.unit);
+  const poured = item.front?.decanted === true;
+  const [washed, setWashed] = useState(false);
   const carry = (): void => {
     if (done) return;
     onCarry();
-    const ops = opsForRefill(store.state, refill, opContext());
-    void runCommand('stock_refilled', ops, `Carried: ${amount} ${item.name}.`);
+    const ops = opsForRefill(store.state, refill, opContext(), washed);
+    void runCommand('stock_refilled', ops, `${poured ? 'Filled' : 'Carried'}: ${amount} ${item.name}.`);
   };
   return (
     <XStack
@@ -92,6 +94,18 @@ function RefillRow({ refill, done, onCarry }: { refill: Refill; done: boolean; o
           <NookPlate nookId={toNookId} />
           <Small>{refillWords(refill)}</Small>
         </XStack>
+        {poured && !done && refill.thereThousandths > 0 ? (
+          <XStack gap={8} alignItems="center">
+            <CheckSquare
+              label={`The jar of ${item.name} is emptied and washed`}
+              state={washed ? 'ticked' : 'open'}
+              onPress={() => setWashed((now) => !now)}
+            />
+            <Small flex={1}>
+              {washed ? 'emptied and washed: its date starts anew' : 'topped up: the earlier date counts'}
+            </Small>
+          </XStack>
+        ) : null}
       </YStack>
     </XStack>
   );

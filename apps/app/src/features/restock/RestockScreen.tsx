@@ -207,6 +207,10 @@ function List({ outlook, onDays }: { outlook: Outlook; onDays: () => void }) {
           {later}
         </Text>
       )}
+      <XStack paddingHorizontal={16} paddingTop={12} gap={8} flexWrap="wrap">
+        <Button label="All stock" onPress={() => router.push('/stock')} />
+        <Button label="Is there room for it?" onPress={() => router.push('/restock/room-for')} />
+      </XStack>
       <RunwayLegend />
       {adding ? (
         <AddLineDialog

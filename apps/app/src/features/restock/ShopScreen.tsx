@@ -241,7 +241,7 @@ function ShopDeeds({ thing, currency }: { thing: Listed; currency: string }) {
   const { me } = useHouseholdContext();
   const { unit } = useHome();
   const [instead, setInstead] = useState<string | null>(null);
-  const price = useFigure(PRICE, unit, thing.line.priceMinor);
+  const price = useFigure(PRICE, unit, thing.line.priceMinor, currency);
   const { item, line, lines, name, packs, state } = thing;
   const change = (fields: object, done: string): void => {
     const ops: Op[] = lines.map(({ id }) => ({ op: 'change', entity: 'purchase', id, fields }) as Op);

@@ -101,7 +101,7 @@ const RULES = [1, 2, 3, 4, 5, 6, 0].map((at) => ({
 
 function ShopForm({ shop, sort, onClose }: { shop: ShopRow | null; sort: number; onClose: () => void }) {
   const runCommand = useRunCommand();
-  const { unit } = useHome();
+  const { unit, currency } = useHome();
   const written = shop && shop.rule !== '' && !RULES.some(({ value }) => value === shop.rule) ? [shop.rule] : [];
   const rules = [...RULES, { value: '', label: 'no fixed day' }, ...written.map((value) => ({ value, label: value }))];
   type Asked = Pick<ShopRow, 'name' | 'rule' | 'budgetMinor'>;
@@ -115,6 +115,7 @@ function ShopForm({ shop, sort, onClose }: { shop: ShopRow | null; sort: number;
         budgetMinor: { label: 'Budget for a trip', hint: 'Empty: none.', narrow: true },
       }}
       start={shop ?? { name: '', rule: EVERY_SATURDAY, budgetMinor: null }}
+      currency={currency}
       unit={unit}
       onClose={onClose}
       onSave={(fields) => {

@@ -2,6 +2,7 @@ import {
   addDays,
   daysBetween,
   effectiveDue,
+  isSafety,
   opsForDiscarding,
   opsForTaking,
   stockOf,
@@ -26,6 +27,7 @@ import { counted } from '@/kit/text/counted';
 import { dayWords } from '@/kit/text/dayWords';
 import { Mark } from '@/kit/text/Mark';
 import { Small, Strong, Title } from '@/kit/text/Text';
+import { useGuide } from '@/shared/useGuide';
 import { useHousehold } from '@/shared/HouseholdProvider';
 import { NookPlate } from '@/shared/NookPlate';
 import { opContext } from '@/shared/opContext';
@@ -189,10 +191,6 @@ function RulerLine({ ruler, today }: { ruler: Ruler; today: CivilDate }) {
   );
 }
 
-/** Whether the date that counts is about safety: a use-by date, or days after opening or thawing. */
-const isSafetyDate = (lot: LotRow, item: ItemRow): boolean =>
-  ['use_by', 'opened', 'thawed'].includes(effectiveDue(lot, item)?.reason ?? '');
-
 const ROW_HEIGHT = 78;
 
 const LossRow = memo(function LossRow({
@@ -214,13 +212,15 @@ const LossRow = memo(function LossRow({
 }) {
   const router = useRouter();
   const runCommand = useRunCommand();
-  const mark = dueMark(lot, item, today);
+  const guide = useGuide();
+  const mark = dueMark(lot, item, today, guide);
   const days = Math.max(0, daysBetween(today, entry.dueOn));
-  const why = [dueWords(lot, item, today), eatenWords(entry, item)].filter((part) => part !== '').join('; ');
+  const why = [dueWords(lot, item, today, guide), eatenWords(entry, item)].filter((part) => part !== '').join('; ');
   const lost = entry.lostMinor === null ? '' : `lost: ${costWords(entry.lostMinor, currency)}`;
   const one = Math.min(1000, lot.quantityThousandths);
   // Past a date that is about safety it is neither frozen nor given away.
-  const unsafe = entry.dueOn < today && isSafetyDate(lot, item);
+  const due = effectiveDue(lot, item, guide);
+  const unsafe = due !== null && due.on < today && isSafety(due);
   const some = (amount: number): string => amountOfWords(amount, item);
   const leave = (reason: 'given_away' | 'expired', words: string): void =>
     void runCommand(

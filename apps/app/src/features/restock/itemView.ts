@@ -2,6 +2,8 @@ import {
   comingStock,
   daysAhead,
   effectiveDue,
+  guideOf,
+  type KeepingGuide,
   estimateItem,
   listedItem,
   pastStock,
@@ -53,13 +55,14 @@ export function itemView(
   if (!trip) return null;
   const plan = tripPlan(state, trips, trip, today);
   const listed = listedItem(state, item);
+  const guide = guideOf(state);
   const prior = priors.find(([category]) => category === item.category)?.[1];
   const estimate = estimateItem(listed, plan.todayNumber, plan.presence, prior);
   const entry = restockOf(listed, estimate, plan);
   const after = trips.find(({ day, shop }) => day > trip.day && shop?.id === trip.shop?.id) ?? trip;
   return {
     item,
-    lots: state.lotsOf(item.id).sort((a, b) => (endOf(a, item) < endOf(b, item) ? -1 : 1)),
+    lots: state.lotsOf(item.id).sort((a, b) => (endOf(a, item, guide) < endOf(b, item, guide) ? -1 : 1)),
     entry,
     plan,
     trips,
@@ -70,4 +73,4 @@ export function itemView(
   };
 }
 
-const endOf = (lot: LotRow, item: ItemRow): string => effectiveDue(lot, item)?.on ?? '9999';
+const endOf = (lot: LotRow, item: ItemRow, guide: KeepingGuide): string => effectiveDue(lot, item, guide)?.on ?? '9999';

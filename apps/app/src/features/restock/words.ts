@@ -5,7 +5,9 @@ import {
   isMeasure,
   pluralUnit,
   type CivilDate,
+  amountIn,
   type Front,
+  type HouseholdState,
   type ItemRow,
   type LotRow,
   type OutlookAnswer,
@@ -14,6 +16,7 @@ import {
   type Refill,
   type RestockEntry,
   type RestockWay,
+  type SetCount,
   type Trip,
 } from '@ours/core';
 import { counted, figureWords } from '@/kit/text/counted';
@@ -313,4 +316,38 @@ export function likelyWords(
     ? Math.round(likelyThousandths / 50) * 50
     : Math.round(likelyThousandths / 1000) * 1000;
   return `By the book ${amountWords(leftThousandths, unit)}; likely about ${amountWords(likely, unit)}, for some goes without a note. A count settles it.`;
+}
+
+/** `2 whole sets of 12`, `11 of 12, 1 missing`. */
+export function setWords({ pieces, whole, over, with: partner, there }: SetCount): string {
+  const of = pieces === 1 ? '' : ` of ${pieces}`;
+  if (partner) return `${counted(whole, { one: '# whole', other: '# whole' })}, each with ${partner.item.name}`;
+  if (whole === 0) return there === 0 ? `none${of}` : `${over}${of}, ${pieces - over} missing`;
+  return `${counted(whole, { one: '# whole set', other: '# whole sets' })}${of}`;
+}
+
+/** What is over, missing, without its partner, in use; empty when there is nothing to say. */
+export function setDetail({ whole, over, missing, inUse, there, pieces, with: partner }: SetCount): string {
+  const full = Math.floor(there / pieces);
+  const parts = [
+    whole > 0 && over > 0 ? `${over} over, ${missing} missing for one more` : '',
+    partner && full > partner.there ? `${full - partner.there} without ${partner.item.name}` : '',
+    partner && partner.there > full ? `${partner.there - full} × ${partner.item.name} too many` : '',
+    inUse > 0 ? `${inUse} in use` : '',
+  ];
+  return parts.filter((part) => part !== '').join('; ');
+}
+
+/** How many times its place can be filled from the reserve; empty for a thing without a place of its own. */
+export function fillsWords(state: HouseholdState, item: ItemRow): string {
+  const { front } = item;
+  if (!front) return '';
+  const total = state.lotsOf(item.id).reduce((sum, lot) => sum + lot.quantityThousandths, 0);
+  const reserve = Math.max(0, total - amountIn(state, item.id, front.nookId));
+  const fills = Math.floor(reserve / front.fullThousandths);
+  if (reserve <= 0) return 'nothing in reserve';
+  const kept = `${amountWords(reserve, item.unit)} in reserve`;
+  return fills === 0
+    ? `${kept}, less than one fill`
+    : `${kept}, ${counted(fills, { one: '# fill', other: '# fills' })}`;
 }

@@ -62,7 +62,12 @@ function OpenSpace({ front }: { front: Front }) {
       {gtMd ? panel : null}
       {isCold ? (
         <YStack paddingHorizontal={gtMd ? 0 : 16}>
-          <Button label="It was without cold …" onPress={() => router.push(`/space/${space.id}/outage`)} />
+          <XStack gap={8} flexWrap="wrap">
+            {space.kind === 'refrigerator' ? null : (
+              <Button label="What is frozen" onPress={() => router.push(`/space/${space.id}/frozen`)} />
+            )}
+            <Button label="It was without cold …" onPress={() => router.push(`/space/${space.id}/outage`)} />
+          </XStack>
         </YStack>
       ) : null}
       {editing || empty ? (

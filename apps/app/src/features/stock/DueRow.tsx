@@ -1,23 +1,25 @@
-import type { CivilDate, DueLot, LowItem } from '@ours/core';
+import { isSafety, type CivilDate, type DueLot, type LowItem } from '@ours/core';
 import { useRouter } from 'expo-router';
 import { memo } from 'react';
 import { ListRow } from '@/kit/layout/ListRow';
 import { Mark } from '@/kit/text/Mark';
+import { useGuide } from '@/shared/useGuide';
 import { NookPlate } from '@/shared/NookPlate';
 import { amountWords, dueWords, leftWords, lotAmountWords } from './words';
 
 /** A lot that is late or ends soon: what, how much, until when, where. */
 export const DueRow = memo(function DueRow({ one, day }: { one: DueLot; day: CivilDate }) {
   const router = useRouter();
+  const guide = useGuide();
   const { lot, item, due } = one;
   return (
     <ListRow
       title={`${item.name}, ${lotAmountWords(lot, item)}`}
-      detail={dueWords(lot, item, day)}
+      detail={dueWords(lot, item, day, guide)}
       onPress={() => router.push(`/nook/${lot.nookId}`)}
       right={
         <>
-          <Mark kind={due.on < day ? 'late' : 'soon'} label={leftWords(due, day)} />
+          <Mark kind={due.on < day ? 'late' : 'soon'} label={leftWords(due, day)} safety={isSafety(due)} />
           <NookPlate nookId={lot.nookId} />
         </>
       }

@@ -21,6 +21,7 @@ import { useHousehold } from '@/shared/HouseholdProvider';
 import { opContext, today } from '@/shared/opContext';
 import { useHome } from '@/shared/useHome';
 import { useRunCommand } from '@/shared/useRunCommand';
+import { scaleReading } from '@/simulated/devices';
 import { LevelGauge } from './LevelGauge';
 import { fullnessWords } from '@/features/spaces/words';
 import { amountWords } from './words';
@@ -92,6 +93,14 @@ export function LevelDialog({ bin, onClose }: { bin: BinRow; onClose: () => void
         </>
       ) : (
         <>
+          <Button
+            label="Read the scale (simulated)"
+            onPress={() => {
+              const reading = scaleReading(bin.name);
+              gross.show(reading.gross);
+              tare.show(reading.tare);
+            }}
+          />
           <XStack gap={8} flexWrap="wrap">
             <Field label="On the scale, with its container" width={220} {...gross.input} problem={gross.problem} />
             <Field label="The container, empty" width={160} {...tare.input} problem={tare.problem} />

@@ -1,11 +1,14 @@
 import {
   addDays,
+  canDecant,
   DISCARD_REASONS,
+  guideOf,
   isFrozen,
   isInFreezer,
   isMeasure,
   isThawed,
   opsForCounting,
+  opsForDecanting,
   opsForDiscarding,
   opsForFreezing,
   opsForMoving,
@@ -13,6 +16,7 @@ import {
   opsForPuttingIn,
   opsForTaking,
   opsForThawing,
+  opsForUsing,
   THAWED_DAYS,
   lotFieldsOf,
   quantityField,
@@ -33,6 +37,7 @@ import { Field } from '@/kit/form/Field';
 import { useFigure } from '@/kit/form/useFigure';
 import { Small, Text } from '@/kit/text/Text';
 import { NookPicker } from '@/shared/NookPicker';
+import { DecantTo } from './DecantTo';
 import { amountOfWords, dueWords, lotAmountWords, thawingWords, usualStep, whereToWords } from './words';
 
 const REASONS: Readonly<Record<DiscardReason, string>> = {
@@ -46,7 +51,7 @@ const REASONS: Readonly<Record<DiscardReason, string>> = {
 
 const AMOUNT = quantityField();
 
-type Mode = 'choose' | 'move' | 'freeze' | 'discard' | 'thaw' | 'batch';
+type Mode = 'choose' | 'move' | 'freeze' | 'discard' | 'thaw' | 'batch' | 'decant';
 
 /** Everything that can be done with one lot; a number and one tap each. */
 export function LotDialog({ lotId, onClose }: { lotId: string | null; onClose: () => void }) {
@@ -67,6 +72,7 @@ type Props = {
 };
 
 function OpenLot({ lot, item, state, onClose }: Props) {
+  const guide = guideOf(state);
   const runCommand = useRunCommand();
   const [mode, setMode] = useState<Mode>('choose');
   /** Where a frozen thing is to go that is no freezer: it is asked whether it thaws. */
@@ -74,6 +80,8 @@ function OpenLot({ lot, item, state, onClose }: Props) {
   const frozen = isFrozen(lot);
   const thawed = isThawed(lot);
   const measured = isMeasure(item.unit);
+  /** What has a date, or is kept by measure, may be filled into a jar. */
+  const pourable = measured || lot.expiresOn !== null || Boolean(lot.madeOn);
   const step = usualStep(item.unit);
   const [first] = useState(lot.quantityThousandths > 0 ? Math.min(step, lot.quantityThousandths) : step);
   const figure = useFigure(AMOUNT, 'metric', first);
@@ -101,7 +109,7 @@ function OpenLot({ lot, item, state, onClose }: Props) {
       (n) => opsForThawing(lot, n, nookId, present(nookId), opContext()),
       (n) => `Out to thaw: ${said(n)} in ${name}.`,
     );
-  const detail = [lotAmountWords(lot, item), dueWords(lot, item, today())].filter(Boolean).join(' · ');
+  const detail = [lotAmountWords(lot, item), dueWords(lot, item, today(), guide)].filter(Boolean).join(' · ');
 
   return (
     <Dialog title={item.name} open onClose={onClose}>
@@ -174,6 +182,23 @@ function OpenLot({ lot, item, state, onClose }: Props) {
             )}
             <Button grow kind="danger" label="Discard …" onPress={() => setMode('discard')} />
           </XStack>
+          <XStack gap={8}>
+            {canDecant(lot) && pourable ? (
+              <Button grow label="Fill into a jar …" onPress={() => setMode('decant')} />
+            ) : null}
+            {measured ? null : (
+              <Button
+                grow
+                label={lot.inUseOn ? 'Back here' : 'In use elsewhere'}
+                onPress={act(
+                  'stock_used_or_back',
+                  (n) => opsForUsing(lot, n, Boolean(lot.inUseOn), present(lot.nookId), opContext()),
+                  (n) =>
+                    lot.inUseOn ? `Back in its place: ${said(n)}.` : `In use elsewhere: ${said(n)}; its place is kept.`,
+                )}
+              />
+            )}
+          </XStack>
           <Button kind="quiet" label={lot.batch ? `Batch ${lot.batch}` : 'Batch …'} onPress={() => setMode('batch')} />
         </YStack>
       ) : null}
@@ -208,6 +233,20 @@ function OpenLot({ lot, item, state, onClose }: Props) {
                       (n) => opsForFreezing(lot, n, nookId, present(nookId), opContext()),
                       (n) => `Frozen today: ${said(n)} in ${name}.`,
                     )()
+          }
+        />
+      ) : null}
+      {mode === 'decant' ? (
+        <DecantTo
+          lot={lot}
+          item={item}
+          present={present}
+          onPour={(jarId, name, washed) =>
+            act(
+              'stock_decanted',
+              (n) => opsForDecanting(lot, item, n, jarId, present(jarId), washed, opContext()),
+              (n) => `Filled: ${said(n)} into ${name}.`,
+            )()
           }
         />
       ) : null}

@@ -1,3 +1,4 @@
+import { useGuide } from '@/shared/useGuide';
 import {
   effectiveDue,
   formatQuantity,
@@ -7,6 +8,7 @@ import {
   opsForPuttingIn,
   opsForTaking,
   type ItemRow,
+  type KeepingGuide,
   type LotRow,
 } from '@ours/core';
 import { useState } from 'react';
@@ -27,14 +29,15 @@ export interface ListedLot {
 
 /** Lots of a nook, what is to be used first on top; take one with a tap, everything else behind the name. */
 export function LotList({ lots }: { lots: readonly ListedLot[] }) {
+  const guide = useGuide();
   const [open, setOpen] = useState<string | null>(null);
   return (
     <YStack>
       {lots.map(({ lot, item, low }) => {
-        const mark = dueMark(lot, item, today());
+        const mark = dueMark(lot, item, today(), guide);
         // A bare number stands in the stepper already.
         const amount = item.unit === 'piece' && lot.packSize === null ? '' : lotAmountWords(lot, item);
-        const detail = [amount, dueWords(lot, item, today()), lot.note].filter(Boolean).join(' · ');
+        const detail = [amount, dueWords(lot, item, today(), guide), lot.note].filter(Boolean).join(' · ');
         return (
           <ListRow
             key={lot.id}
@@ -84,7 +87,7 @@ function LotStepper({ lot, item, onMore }: { lot: LotRow; item: ItemRow; onMore:
 }
 
 /** What ends first on top: things by the date that counts of their first lot, undated ones by name; oldest first within. */
-export function inUseOrder(lots: readonly ListedLot[]): ListedLot[] {
+export function inUseOrder(lots: readonly ListedLot[], guide: KeepingGuide): ListedLot[] {
   const byItem = new Map<string, ListedLot[]>();
   for (const one of lots) byItem.set(one.item.id, [...(byItem.get(one.item.id) ?? []), one]);
   const groups = [...byItem.values()].map((group) => {
@@ -92,8 +95,9 @@ export function inUseOrder(lots: readonly ListedLot[]): ListedLot[] {
     const ordered = oldestFirst(
       group.map(({ lot }) => lot),
       item,
+      guide,
     );
-    const dues = ordered.map((lot) => effectiveDue(lot, item)?.on ?? UNDATED).sort();
+    const dues = ordered.map((lot) => effectiveDue(lot, item, guide)?.on ?? UNDATED).sort();
     return { name: item.name, first: dues[0] ?? UNDATED, lots: ordered.map((lot) => ({ lot, item, low })) };
   });
   return groups

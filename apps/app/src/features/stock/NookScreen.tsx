@@ -1,4 +1,4 @@
-import { stockOf, type HouseholdState } from '@ours/core';
+import { guideOf, stockOf, type HouseholdState } from '@ours/core';
 import { useLocalSearchParams, useRouter } from 'expo-router';
 import { useCallback, useEffect, useState } from 'react';
 import { useMedia, XStack, YStack } from 'tamagui';
@@ -42,7 +42,12 @@ export function NookScreen() {
     const nook = id ? state.nook(id) : undefined;
     const path = id ? wayTo(state, id) : null;
     if (!nook || nook.row.retired || !path) return null;
-    return { nook, path, lots: inUseOrder(listLots(state, nook.row.id)), inner: state.binsIn(nook.row.id) };
+    return {
+      nook,
+      path,
+      lots: inUseOrder(listLots(state, nook.row.id), guideOf(state)),
+      inner: state.binsIn(nook.row.id),
+    };
   });
   const spaceId = found?.path.space?.id ?? null;
   const open = useCallback((to: string) => router.push(`/nook/${to}`), [router]);

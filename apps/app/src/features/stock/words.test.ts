@@ -1,4 +1,4 @@
-import type { ItemRow, LotRow } from '@ours/core';
+import { PUBLISHED_GUIDE, type ItemRow, type LotRow } from '@ours/core';
 import { lotRow, sampleRows } from '@/data/store/sampleRows.test-support';
 import { amountWords, dueMark, dueWords, leftWords, lotAmountWords, onHandWords } from './words';
 import { dayWords } from '@/kit/text/dayWords';
@@ -34,16 +34,22 @@ describe('what people read', () => {
   ])('until %s', (on, words) => expect(leftWords({ on, reason: 'use_by' }, TODAY)).toBe(words));
 
   it('says what the date is', () => {
-    expect(dueWords(lot({ expiresOn: '2027-03-31', dateKind: 'best_before' }), item, TODAY)).toBe(
+    expect(dueWords(lot({ expiresOn: '2027-03-31', dateKind: 'best_before' }), item, TODAY, PUBLISHED_GUIDE)).toBe(
       'best before 31 Mar 2027',
     );
-    expect(dueWords(lot({ openedOn: '2026-11-22' }), { ...item, openedDays: 4 }, TODAY)).toBe(
+    expect(dueWords(lot({ openedOn: '2026-11-22' }), { ...item, openedDays: 4 }, TODAY, PUBLISHED_GUIDE)).toBe(
       'opened 22 Nov, use by 26 Nov',
     );
-    expect(dueWords(lot({ frozenOn: '2026-08-21' }), item, TODAY)).toBe('frozen 21 Aug, best until 21 Nov');
-    expect(dueWords(lot({}), item, TODAY)).toBe('');
-    expect(dueMark(lot({ frozenOn: '2026-08-21' }), item, TODAY)).toEqual({ kind: 'late', label: '3 days late' });
-    expect(dueMark(lot({ expiresOn: '2027-03-31' }), item, TODAY)).toBeNull();
+    expect(dueWords(lot({ frozenOn: '2026-08-21' }), item, TODAY, PUBLISHED_GUIDE)).toBe(
+      'frozen 21 Aug, best until 21 Nov',
+    );
+    expect(dueWords(lot({}), item, TODAY, PUBLISHED_GUIDE)).toBe('');
+    expect(dueMark(lot({ frozenOn: '2026-08-21' }), item, TODAY, PUBLISHED_GUIDE)).toEqual({
+      kind: 'late',
+      label: '3 days late',
+      safety: false,
+    });
+    expect(dueMark(lot({ expiresOn: '2027-03-31' }), item, TODAY, PUBLISHED_GUIDE)).toBeNull();
   });
 
   it('says how much there is', () => {

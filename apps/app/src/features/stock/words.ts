@@ -8,11 +8,13 @@ import {
   formatQuantity,
   isFrozen,
   isMeasure,
+  isSafety,
   isThawed,
   pluralUnit,
   type CivilDate,
   type Due,
   type ItemRow,
+  type KeepingGuide,
   type LengthUnit,
   type LotRow,
   type MadeKind,
@@ -59,13 +61,15 @@ const REASON: Readonly<Record<Due['reason'], string>> = {
   use_by: 'use by',
   best_before: 'best before',
   opened: 'use by',
+  cooked: 'use by',
+  kept: 'best by',
   frozen: 'best until',
   thawed: 'use by',
 };
 
 /** `best before 31 Mar 2027`, `opened 22 Nov, use by 26 Nov`, `frozen 6 Nov, too late, use by 5 Nov`. */
-export function dueWords(lot: LotRow, item: ItemRow, today: CivilDate): string {
-  const due = effectiveDue(lot, item);
+export function dueWords(lot: LotRow, item: ItemRow, today: CivilDate, guide: KeepingGuide): string {
+  const due = effectiveDue(lot, item, guide);
   const parts: string[] = [];
   if (lot.frozenOn !== null) {
     const tooLate = due !== null && isFrozen(lot) && due.reason !== 'frozen';
@@ -75,6 +79,8 @@ export function dueWords(lot: LotRow, item: ItemRow, today: CivilDate): string {
   if (isThawed(lot)) parts.push(`thawed ${dayWords(lot.thawedOn!, today)}`);
   if (lot.openedOn !== null) parts.push(`opened ${dayWords(lot.openedOn, today)}`);
   if (due) parts.push(`${REASON[due.reason]} ${dayWords(due.on, today)}${due.guessedFrom ? ' (a guess)' : ''}`);
+  if (lot.decantedOn) parts.push(`in the jar since ${dayWords(lot.decantedOn, today)}`);
+  if (lot.inUseOn) parts.push(`in use since ${dayWords(lot.inUseOn, today)}`);
   if (lot.madeOn) parts.push(`${MADE_WORDS[lot.madeKind ?? 'made'].toLowerCase()} ${dayWords(lot.madeOn, today)}`);
   return parts.join(', ');
 }
@@ -93,11 +99,16 @@ function span(days: number): string {
   return `${Math.round(days / 30.4)} mo`;
 }
 
-export function dueMark(lot: LotRow, item: ItemRow, today: CivilDate): { kind: MarkKind; label: string } | null {
-  const due = effectiveDue(lot, item);
+export function dueMark(
+  lot: LotRow,
+  item: ItemRow,
+  today: CivilDate,
+  guide: KeepingGuide,
+): { kind: MarkKind; label: string; safety: boolean } | null {
+  const due = effectiveDue(lot, item, guide);
   if (!due) return null;
   const state = dueState(due, today);
-  return state === 'later' ? null : { kind: state, label: leftWords(due, today) };
+  return state === 'later' ? null : { kind: state, label: leftWords(due, today), safety: isSafety(due) };
 }
 
 /** How much there is in all: `24 pieces`, `12 tins in 3 places`, `none left`. */

@@ -1,4 +1,4 @@
-import Svg, { G, Line, Path, Rect } from 'react-native-svg';
+import Svg, { Circle, G, Line, Path, Rect } from 'react-native-svg';
 import { usePalette } from '@/kit/theme/usePalette';
 import type { Palette } from '@/kit/theme/palette';
 import { hatchPath, xOf, type Ruler } from './Ruler';
@@ -51,6 +51,8 @@ export function Runway({
   ticks,
   height,
   bar,
+  middle = false,
+  pin = null,
 }: {
   ruler: Ruler;
   /** Shop days, in days from today. */
@@ -58,12 +60,33 @@ export function Runway({
   height: number;
   /** Null: no bar, for nothing is known. */
   bar: RunwayBar | null;
+  /** The bar lies in the middle of its row, not at its foot. */
+  middle?: boolean;
+  /** The day on which the first of it ends; null: none, or beyond the ruler. */
+  pin?: number | null;
 }) {
+  const top = middle ? (height - BAR_HEIGHT) / 2 : height - BAR_HEIGHT - 4;
   return (
     <Svg width={ruler.width} height={height} aria-hidden>
       <DayLines ruler={ruler} ticks={ticks} height={height} />
-      {bar ? <Bar ruler={ruler} top={height - BAR_HEIGHT - 4} bar={bar} /> : null}
+      {bar ? <Bar ruler={ruler} top={top} bar={bar} /> : null}
+      {pin === null ? null : (
+        <Pin ruler={ruler} top={top} day={pin} atRisk={bar !== null && (bar.may === null || bar.may > pin)} />
+      )}
     </Svg>
+  );
+}
+
+/** Where something ends: filled where the bar may reach beyond it, so that some may be left over; hollow beyond the bar. */
+function Pin({ ruler, top, day, atRisk }: { ruler: Ruler; top: number; day: number; atRisk: boolean }) {
+  const palette = usePalette();
+  const x = xOf(ruler, day);
+  const color = atRisk ? palette.soon : palette.second;
+  return (
+    <G>
+      <Line x1={x} x2={x} y1={top - 4} y2={top + BAR_HEIGHT + 3} stroke={color} strokeWidth={2} />
+      <Circle cx={x} cy={top - 7} r={3.4} fill={atRisk ? color : palette.sheet} stroke={color} strokeWidth={1.6} />
+    </G>
   );
 }
 

@@ -20,6 +20,7 @@ export function readForm(
   start: Values,
   texts: Texts,
   unit: LengthUnit,
+  currency: string | null = null,
 ): { values: Values; problems: null } | { values: null; problems: Texts } {
   const values: Record<string, unknown> = {};
   const problems: Texts = {};
@@ -30,7 +31,7 @@ export function readForm(
       values[key] = start[key];
       continue;
     }
-    const reading = readFieldText(field, text, unit);
+    const reading = readFieldText(field, text, unit, currency);
     if (reading.ok) values[key] = reading.value;
     else problems[key] = (text.trim() === '' ? inputs[key]?.needed : undefined) ?? problemWords(reading.problem, unit);
   }
@@ -53,6 +54,7 @@ export function FormDialog<K extends string, R extends Record<K, unknown>>({
   inputs,
   start,
   unit,
+  currency = null,
   check,
   save = 'Save',
   onSave,
@@ -68,6 +70,8 @@ export function FormDialog<K extends string, R extends Record<K, unknown>>({
   /** The row as it is, or as a new one begins. */
   start: Partial<R>;
   unit: LengthUnit;
+  /** What prices are in; null: there are none to read. */
+  currency?: string | null;
   /** What does not fit together though each figure can be read: a sentence by key. */
   check?: (values: R) => Partial<Record<K, string>>;
   save?: string;
@@ -85,14 +89,14 @@ export function FormDialog<K extends string, R extends Record<K, unknown>>({
   const keys = Object.keys(inputs) as K[];
   const shown = unfolded || !folded ? keys : keys.filter((key) => !folded.keys.includes(key));
   const wrong = (texts: Texts): Partial<Record<K, string>> => {
-    const { values, problems } = readForm(fields, inputs, start, texts, unit);
+    const { values, problems } = readForm(fields, inputs, start, texts, unit, currency);
     const found: Partial<Record<string, string>> = problems ?? check?.(values as R) ?? {};
     // What is wrong behind the button has to be seen.
     if (folded?.keys.some((key) => found[key])) setUnfolded(true);
     return found as Partial<Record<K, string>>;
   };
   const done = (texts: Texts, then: (values: Pick<R, K>) => void): void => {
-    const { values } = readForm(fields, inputs, start, texts, unit);
+    const { values } = readForm(fields, inputs, start, texts, unit, currency);
     if (values === null) return;
     onClose();
     then(values as Pick<R, K>);

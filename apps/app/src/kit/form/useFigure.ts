@@ -13,10 +13,11 @@ export function readFigure(
   text: string,
   unit: LengthUnit,
   start: number | null = null,
+  currency: string | null = null,
 ): FigureReading {
   if (text.trim() === '') return { kind: 'empty' };
   if (start !== null && text === writeFieldText(field, start, unit)) return { kind: 'figure', value: start };
-  const reading = readFieldText(field, text, unit);
+  const reading = readFieldText(field, text, unit, currency);
   return reading.ok
     ? { kind: 'figure', value: reading.value as number }
     : { kind: 'unreadable', problem: problemWords(reading.problem, unit) };
@@ -26,12 +27,17 @@ export function readFigure(
  * One figure that is read while it is typed: a length, weight, volume, price, quantity or number, by its field's specification.
  * Nothing typed, zero and a figure are told apart.
  */
-export function useFigure(field: AnyField, unit: LengthUnit, start: number | null = null) {
+export function useFigure(
+  field: AnyField,
+  unit: LengthUnit,
+  start: number | null = null,
+  currency: string | null = null,
+) {
   const [text, setText] = useState(() => writeFieldText(field, start, unit));
-  const reading = readFigure(field, text, unit, start);
+  const reading = readFigure(field, text, unit, start, currency);
   const write = (next: string): FigureReading => {
     setText(next);
-    return readFigure(field, next, unit, start);
+    return readFigure(field, next, unit, start, currency);
   };
   return {
     text,

@@ -13,12 +13,15 @@ export function ListRow({
   right,
   onPress,
   selected = false,
+  detailLines = 2,
 }: {
   title: ReactNode;
   detail?: string | undefined;
   right?: ReactNode;
   onPress?: () => void;
   selected?: boolean;
+  /** Lines that the detail may take before it is cut. */
+  detailLines?: number;
 }) {
   const button = onPress ? pressable({ onPress }) : {};
   return (
@@ -35,7 +38,7 @@ export function ListRow({
     >
       <YStack {...button} flex={1} minWidth={0} minHeight={42} justifyContent="center">
         <Strong numberOfLines={2}>{title}</Strong>
-        {detail ? <Small numberOfLines={2}>{detail}</Small> : null}
+        {detail ? <Small numberOfLines={detailLines}>{detail}</Small> : null}
       </YStack>
       {right}
     </XStack>

@@ -11,11 +11,14 @@ export function CheckSquare({
   label,
   state,
   disabled = false,
+  small = false,
   onPress,
 }: {
   label: string;
   state: CheckState;
   disabled?: boolean;
+  /** For a mouse: in the rows of a table. */
+  small?: boolean;
   onPress: () => void;
 }) {
   const palette = usePalette();
@@ -26,8 +29,8 @@ export function CheckSquare({
       role="checkbox"
       aria-checked={ticked}
       aria-label={label}
-      width={48}
-      height={48}
+      width={small ? 26 : 48}
+      height={small ? 26 : 48}
       borderRadius={10}
       borderWidth={2}
       borderStyle={state === 'crossed' ? 'dashed' : 'solid'}

@@ -18,3 +18,4 @@ export { default as ZoomIn } from 'lucide-react-native/icons/zoom-in';
 export { default as ZoomOut } from 'lucide-react-native/icons/zoom-out';
 export { default as Share } from 'lucide-react-native/icons/share-2';
 export { default as Check } from 'lucide-react-native/icons/check';
+export { default as Grip } from 'lucide-react-native/icons/grip-vertical';

@@ -8,8 +8,8 @@ const hatched = (color: string) => ({
   backgroundImage: `repeating-linear-gradient(135deg, ${color}59 0 0.7px, transparent 0.7px 5.66px)`,
 });
 
-/** A short word in a box. Never by colour alone: soon is hatched, late has a border. */
-export function Mark({ kind, label }: { kind: MarkKind; label: string }) {
+/** A short word in a box. Never by colour alone: soon is hatched, late has a border, what is about safety has a sign in front. */
+export function Mark({ kind, label, safety = false }: { kind: MarkKind; label: string; safety?: boolean }) {
   const palette = usePalette();
   const color = { late: palette.late, soon: palette.soon, low: palette.ink, plain: palette.second }[kind];
   const back = { late: palette.lateTint, soon: palette.soonTint, low: palette.sheet, plain: palette.sheet }[kind];
@@ -26,7 +26,7 @@ export function Mark({ kind, label }: { kind: MarkKind; label: string }) {
       paddingVertical={3}
       whiteSpace="nowrap"
     >
-      {label}
+      {safety ? `! ${label}` : label}
     </Strong>
   );
 }

@@ -36,6 +36,8 @@ export function problemWords(problem: ReadingProblem, unit: LengthUnit): string 
         : `“${problem.text}” is not ${CALLED[problem.what]}; write ${EXAMPLES[problem.what]}.`;
     case 'not_a_number':
       return `“${problem.text}” is not a ${problem.whole ? 'whole number' : 'number'} from ${problem.least} to ${problem.most}.`;
+    case 'other_currency':
+      return `“${problem.text}” is in another currency; prices here are in ${problem.currency}, so write what it is in ${problem.currency}.`;
     case 'nothing':
       return `“${problem.text}” is nothing; ${CALLED[problem.what]} is more than 0.`;
     case 'too_large':

@@ -1,0 +1,3 @@
+import { KeepingScreen } from '@/features/keeping/KeepingScreen';
+
+export default KeepingScreen;

@@ -1,0 +1,3 @@
+import { ReserveScreen } from '@/features/reserve/ReserveScreen';
+
+export default ReserveScreen;

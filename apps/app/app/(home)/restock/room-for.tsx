@@ -1,0 +1,3 @@
+import { RoomForScreen } from '@/features/roomfor/RoomForScreen';
+
+export default RoomForScreen;

@@ -1,0 +1,3 @@
+import { FreezerScreen } from '@/features/cold/FreezerScreen';
+
+export default FreezerScreen;

@@ -1,0 +1,3 @@
+import { StockTableScreen } from '@/features/table/StockTableScreen';
+
+export default StockTableScreen;
