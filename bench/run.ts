@@ -11,6 +11,7 @@ import { benchFit } from './fit';
 import { benchFitCounts } from './fitCounts';
 import { benchForecast, benchOutlookTime } from './forecast';
 import { benchReader } from './reader';
+import { benchUseRebuild } from './useRebuild';
 
 process.stdout.write(`Node.js ${process.version}, ${new Date().toISOString().slice(0, 10)}\n`);
 benchFind();
@@ -19,6 +20,7 @@ benchFitCounts();
 benchDevice();
 benchForecast();
 benchOutlookTime();
+benchUseRebuild();
 await benchFit();
 await benchCommands();
 await benchDeviceQueue();

@@ -118,9 +118,13 @@ await shot(phone, 'compare-phone');
 
 const wide = await open('wide', 'light');
 await enter(wide);
-await wide.getByTestId('find').fill('lantern');
-await wide.getByTestId('answer').waitFor();
-await shot(wide, 'find-wide');
+await visit(wide, '/stock');
+await wide.getByRole('button', { name: 'Sort by Lasts to' }).click();
+await wide.getByRole('button', { name: 'Sort by Lasts to' }).click();
+await wide.getByLabel('with these words, also of its place').fill('refrigerator');
+await wide.getByRole('grid').focus();
+for (const key of ['ArrowDown', 'ArrowDown', ' ', 'ArrowDown', ' ', 'ArrowDown']) await wide.keyboard.press(key);
+await shot(wide, 'stock-wide');
 
 await planIn(wide, 'Stair press');
 await wide.getByRole('button', { name: 'Find the best mix' }).click();

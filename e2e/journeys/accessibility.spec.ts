@@ -128,6 +128,47 @@ const VIEWS: [name: string, open: (page: Page, server: HomeServer) => Promise<vo
     },
   ],
   ['rounds', (page) => goTo(page, 'Rounds')],
+  [
+    'a freezer as a board',
+    async (page) => {
+      await goTo(page, 'Nooks');
+      await page.getByRole('link', { name: 'Porch freezer' }).click();
+      await page.getByRole('button', { name: 'What is frozen' }).click();
+      await page
+        .getByRole('button', { name: /^Blueberries, / })
+        .first()
+        .click();
+    },
+  ],
+  [
+    'all stock',
+    async (page, server) => {
+      await page.goto(`${server.url}/stock`);
+      await expect(page.getByText(/of 345/)).toBeVisible();
+    },
+  ],
+  [
+    'how long things keep',
+    async (page, server) => {
+      await page.goto(`${server.url}/keeping`);
+      await expect(page.getByRole('heading', { name: 'As published' })).toBeVisible();
+    },
+  ],
+  [
+    'the reserve in days',
+    async (page, server) => {
+      await page.goto(`${server.url}/reserve`);
+      await expect(page.getByText(/a person and day/).first()).toBeVisible();
+    },
+  ],
+  [
+    'is there room for it',
+    async (page, server) => {
+      await page.goto(`${server.url}/restock/room-for`);
+      for (const side of ['Wide', 'Deep', 'High']) await page.getByLabel(side).fill('20');
+      await expect(page.getByText('It fits here')).toBeVisible();
+    },
+  ],
 ];
 
 for (const colorScheme of ['light', 'dark'] as const) {
@@ -150,7 +191,7 @@ for (const colorScheme of ['light', 'dark'] as const) {
       await look(name);
     }
     await page.goto(`${server.url}/household`);
-    await expect(page.getByText('People')).toBeVisible();
+    await expect(page.getByRole('heading', { name: 'People' })).toBeVisible();
     await look('household');
     await page.goto(`${server.url}/containers`);
     await expect(page.getByText('In the house and for sale')).toBeVisible();

@@ -213,3 +213,95 @@ test('a jar’s level is set by a drag on its drawing, and the amount follows', 
   await page.getByRole('button', { name: 'Save' }).click();
   await expect(page.getByText(/^Three quarters full, seen /)).toBeVisible();
 });
+
+test('the freezer as a board: picked for tomorrow, out to thaw today, used by its day', async ({ page, server }) => {
+  await openDemo(page, server);
+  await goTo(page, 'Nooks');
+  await page.getByRole('link', { name: 'Porch freezer' }).click();
+  await page.getByRole('button', { name: 'What is frozen' }).click();
+  await expect(page.getByRole('heading', { name: 'left basket' })).toBeVisible();
+  await page
+    .getByRole('button', { name: /^Raspberries, / })
+    .first()
+    .click();
+  await page.getByRole('radio', { name: 'tomorrow' }).click();
+  await expect(page.getByText(/^for .*; comes out today$/)).toBeVisible();
+  await page.getByRole('button', { name: 'Out to thaw' }).click();
+  await expect(page.getByText(/^Out to thaw: 1 bag Raspberries/)).toBeVisible();
+  await expect(page.getByText('Picked for the week')).toHaveCount(0);
+  await allSaved(page);
+  await goTo(page, 'Find');
+  await page.getByTestId('find').fill('raspberries');
+  await page.getByRole('button', { name: 'About it' }).first().click();
+  await expect(page.getByText(/thawed .*, use by /)).toBeVisible();
+});
+
+test('a scanned code is learned once; its batch is found again when it is called back', async ({ page, server }) => {
+  await openDemo(page, server);
+  await page.getByTestId('find').fill('PA-C1');
+  await page.getByRole('button', { name: 'Record here' }).click();
+  const field = page.getByTestId('record-line');
+  await field.fill('(01)02000000001999(17)280229(10)L-77');
+  await page.getByLabel('What has this trade number?').fill('Elder syrup');
+  await field.press('Enter');
+  await expect(field).toHaveValue('');
+  await field.fill('2000000001999');
+  await expect(page.getByText('known by it')).toBeVisible();
+  await expect(page.getByTestId('card-name')).toHaveText('Elder syrup');
+  await field.press('Enter');
+  await expect(page.getByText('Elder syrup, 1').first()).toBeVisible();
+  await allSaved(page);
+  await goTo(page, 'Rounds');
+  await page.getByRole('button', { name: 'Recall' }).click();
+  await page.getByLabel('Batch, as printed').fill('l77');
+  await expect(page.getByText(/Elder syrup, 1/).first()).toBeVisible();
+});
+
+test('a rule of the home changes until when a thing keeps', async ({ page, server }) => {
+  await openDemo(page, server);
+  await page.getByTestId('find').fill('PA-C1');
+  await page.getByRole('button', { name: 'Record here' }).click();
+  await recordLines(page, ['1 jar beet hummus exp 3/2028 opened today']);
+  await allSaved(page);
+  const about = async (): Promise<void> => {
+    await goTo(page, 'Find');
+    await page.getByTestId('find').fill('beet hummus');
+    await page.getByRole('button', { name: 'About it' }).first().click();
+    await expect(page.getByText(/opened .*, use by /)).toBeVisible();
+  };
+  await about();
+  const before = await page.getByText(/opened .*, use by /).textContent();
+  expect(before).toContain('(a guess)');
+  await page.goto(`${server.url}/keeping`);
+  await page.getByRole('button', { name: /^Opened tins, dips, tofu/ }).click();
+  await page.getByLabel('Days once opened').fill('9');
+  await page.getByRole('button', { name: 'Save' }).click();
+  await expect(page.getByText('ours', { exact: true })).toBeVisible();
+  await about();
+  const after = await page.getByText(/opened .*, use by /).textContent();
+  expect(after).not.toContain('(a guess)');
+  expect(after).not.toBe(before);
+});
+
+test('all stock as a table: sorted, counted in place, put on the list with the keyboard @wide', async ({
+  page,
+  server,
+}, { project }) => {
+  test.skip(project.name === 'phone', 'a phone has a list');
+  await openDemo(page, server);
+  await page.goto(`${server.url}/stock`);
+  await expect(page.getByText(/^345 of 345, worth €/)).toBeVisible();
+  await page.getByLabel('with these words, also of its place').fill('cat food');
+  await expect(page.getByText(/^2 of 345/)).toBeVisible();
+  await page.getByRole('grid').focus();
+  await page.keyboard.press('ArrowDown');
+  await page.keyboard.press('Enter');
+  await page.keyboard.type('3');
+  await page.keyboard.press('Enter');
+  await expect(page.getByText(/^Counted: 3 /)).toBeVisible();
+  await page.getByRole('grid').focus();
+  await page.keyboard.press(' ');
+  await page.getByRole('button', { name: 'Put on the list' }).click();
+  await expect(page.getByText('On the list: 1 thing.')).toBeVisible();
+  await allSaved(page);
+});
