@@ -19,7 +19,7 @@ import {
 } from '@ours/core';
 import { INNER_BINS, PEOPLE, SPACES, STRAYED, type CatalogueShelf, type CatalogueSpace } from './catalogue';
 import { CONTAINERS, STANDS_IN, TRAITS } from './containers';
-import { aisleOf, packsOf, restockWayOf, SECOND_PLACES, SHOPS } from './shopping';
+import { aisleOf, codesOf, packsOf, restockWayOf, SECOND_PLACES, SHOPS } from './shopping';
 import { seededRandom, seededUuid } from './seededRandom';
 import { simulateUse, SIMULATED_DAYS, type UsedItem } from './simulateUse';
 
@@ -235,6 +235,7 @@ class DemoBuilder {
         freezerMonths: numberAfter('f'),
         restock: restockWayOf(name),
         packs: packsOf(name, unit, Number(rate) > 0),
+        codes: codesOf(name),
         keepDays: keeps === '' ? null : Number(keeps),
       };
       const id = this.add('item', fields);

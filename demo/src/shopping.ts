@@ -1,5 +1,5 @@
 /** How the ferry house buys: where, on which days, in which packs and for how much. All of it is made up. */
-import type { Pack, Restock } from '@ours/core';
+import { withCheckDigit, type Pack, type Restock } from '@ours/core';
 
 export const SHOPS = [
   {
@@ -20,6 +20,18 @@ export const SHOPS = [
   },
   { name: 'Harbour pharmacy', rule: '', budgetMinor: null, aisles: ['Medicines'] },
 ] as const;
+
+/** Trade numbers of some things; of restricted circulation (GS1 prefix 20), so that they are nobody's product. */
+const NUMBERS: Readonly<Record<string, string>> = {
+  'Tomatoes, chopped': '200000000101',
+  Chickpeas: '200000000102',
+  Sweetcorn: '200000000103',
+  Milk: '200000000106',
+  'Coffee, ground': '200000000110',
+};
+/** The trade numbers of a thing, with 14 figures; null: none is noted. */
+export const codesOf = (name: string): string[] | null =>
+  NUMBERS[name] === undefined ? null : [withCheckDigit(NUMBERS[name]).padStart(14, '0')];
 
 /** What is sold in which aisle; the first that names a thing by a word of its name counts. */
 const AISLES: readonly [aisle: string, words: RegExp][] = [

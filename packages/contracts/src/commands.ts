@@ -8,6 +8,7 @@ import {
   type EntityKind,
   type Refusal,
   type TaggedRow,
+  type LedgerEventKind,
 } from '@ours/core';
 import Joi from 'joi';
 import { changeSchema, createSchema, entityKind, instant, uuid } from './fields';
@@ -169,6 +170,20 @@ export interface HistoryEntry {
   summary: string[];
   /** What takes it back, ready to be sent with fresh ids; null once it is too long ago, without operations when it cannot be. */
   inverse: Command | null;
+}
+
+/** Something that happened to a lot of a thing. */
+export interface ItemEvent {
+  id: string;
+  kind: LedgerEventKind;
+  /** Thousandths of the thing's unit; of a count, what was found. */
+  quantityThousandths: number;
+  occurredAt: string;
+  reason: string | null;
+  /** Null: it came with the home and nobody is named. */
+  by: string | null;
+  /** It was taken back. */
+  undone: boolean;
 }
 
 /** Checks a value and answers it cleaned, or one clear sentence. */

@@ -1,4 +1,4 @@
-import type { ChangePage, CommandBatch, CommandBatchAnswer, HistoryEntry } from './commands';
+import type { ChangePage, CommandBatch, CommandBatchAnswer, HistoryEntry, ItemEvent } from './commands';
 import type { HomeView, InvitationView, Me, SessionView, SignIn, SignUp } from './accounts';
 
 /**
@@ -19,6 +19,8 @@ export interface Endpoints {
   'POST /invitations': { answer: InvitationView };
   'POST /memberships': { body: { invitation: string }; answer: Me };
   'GET /history': { answer: { entries: HistoryEntry[] } };
+  /** The newest events of a thing's lots, the newest first. */
+  'GET /items/:id/events': { params: { id: string }; answer: { events: ItemEvent[] } };
   'GET /changes': { query: { since: number; cursor?: string }; answer: ChangePage };
   'POST /commands': { body: CommandBatch; answer: CommandBatchAnswer };
 }

@@ -29,6 +29,7 @@ const TABLE: Record<string, { nobody: number | null; otherHome: number | null }>
   'GET /changes': HOME,
   'GET /nudges': HOME,
   'GET /history': HOME,
+  'GET /items/:id/events': HOME,
 };
 
 interface Layer {

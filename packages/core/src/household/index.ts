@@ -9,6 +9,7 @@ export { invertCommand } from './invertCommand';
 export { continueUse, rebuildUse, refoldUse, useIdOf } from './useRows';
 export {
   foldLedger,
+  voidedIds,
   isInOrder,
   LEDGER_EVENT_KINDS,
   NOTHING_YET,

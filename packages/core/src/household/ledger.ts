@@ -155,7 +155,7 @@ const isNoVoid = ({ kind }: LedgerEvent): boolean => kind !== 'voided';
  * The events that do not count: those that a taking-back that counts takes back. A taking-back can itself be taken back; which
  * one was first is told by what it takes back, not by a clock.
  */
-function voidedIds(events: readonly LedgerEvent[]): Set<string> {
+export function voidedIds(events: readonly Pick<LedgerEvent, 'id' | 'voids'>[]): Set<string> {
   const takingBack = new Map<string, string[]>();
   for (const { id, voids } of events) if (voids !== null) takingBack.set(voids, [...(takingBack.get(voids) ?? []), id]);
   const known = new Map<string, boolean>();

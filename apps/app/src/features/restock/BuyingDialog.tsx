@@ -19,7 +19,8 @@ import { Button } from '@/kit/press/Button';
 import { Small } from '@/kit/text/Text';
 import { useHome } from '@/shared/useHome';
 import { useRunCommand } from '@/shared/useRunCommand';
-import { WAY_WORDS } from './words';
+import { goodsOf } from '@/simulated/goods';
+import { costWords, WAY_WORDS } from './words';
 
 const SOME = quantityField(1);
 const MARK = quantityField();
@@ -36,6 +37,7 @@ export function BuyingDialog({ item, onClose }: { item: ItemRow; onClose: () => 
   const weekly = useFigure(SOME, unit, item.restock?.weeklyThousandths ?? null);
   const amount = useFigure(SOME, unit, pack?.amountThousandths ?? null);
   const price = useFigure(PRICE, unit, pack?.priceMinor ?? null, currency);
+  const offer = (item.codes ?? []).map(goodsOf).find((goods) => goods !== null) ?? null;
   const figures = [mark, full, weekly, amount, price];
   const of = isMeasure(item.unit) ? item.unit : pluralUnit(item.unit, 2000);
   const needsFull = how === 'full' && full.value === null;
@@ -71,6 +73,15 @@ export function BuyingDialog({ item, onClose }: { item: ItemRow; onClose: () => 
         <Field label={`In a pack (${of})`} width={150} {...amount.input} problem={amount.problem} />
         <Field label="Price of a pack" width={150} {...price.input} problem={price.problem} />
       </XStack>
+      {offer ? (
+        <Button
+          label={`Take the shop’s price (simulated): ${costWords(offer.priceMinor, currency)}`}
+          onPress={() => {
+            amount.show(1000);
+            price.show(offer.priceMinor);
+          }}
+        />
+      ) : null}
       {needsFull ? <Small role="alert">Always full needs a number: how many are there when it is full?</Small> : null}
       <XStack gap={8}>
         <Button kind="primary" grow label="Save" disabled={unreadable || needsFull} onPress={save} />

@@ -32,6 +32,7 @@ import { useHome } from '@/shared/useHome';
 import { useRunCommand } from '@/shared/useRunCommand';
 import { ItemDialog, LotDialog } from '@/features/stock';
 import { amountWords, dueMark, dueWords, lotAmountWords, sizeWords } from '@/features/stock/words';
+import { Before } from './Before';
 import { BuyingDialog } from './BuyingDialog';
 import { FrontDialog } from './FrontDialog';
 import { itemView, type ItemView } from './itemView';
@@ -117,6 +118,7 @@ function ItemPage({ view }: { view: ItemView }) {
     </YStack>
   );
   const rules = <Rules view={view} onEdit={setEditing} />;
+  const before = <Before key={item.id} item={item} />;
   return (
     <Screen
       title={item.name}
@@ -158,6 +160,7 @@ function ItemPage({ view }: { view: ItemView }) {
           <>
             {chart}
             {rules}
+            {before}
           </>
         }
         narrow={
@@ -166,6 +169,7 @@ function ItemPage({ view }: { view: ItemView }) {
             {said}
             {chart}
             {rules}
+            {before}
           </>
         }
       />

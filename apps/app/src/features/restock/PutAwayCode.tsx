@@ -6,6 +6,9 @@ import { Small } from '@/kit/text/Text';
 import { useHousehold } from '@/shared/HouseholdProvider';
 import { today } from '@/shared/opContext';
 
+/** Figures of the shortest trade number. */
+const SHORTEST_CODE = 8;
+
 /**
  * The code on what is put away, scanned or typed: its date and batch are taken over, and the thing learns its number. A code that
  * the home knows as another thing is said, and not taken.
@@ -28,10 +31,8 @@ export function PutAwayCode({
   })).items;
   const look = (value: string): { goods: ScannedGoods | null; problem?: string; said?: string } => {
     if (value === '') return { goods: null };
-    if (!isTradeCode(value)) {
-      const read = readTradeCode(value, today());
-      return { goods: null, ...(read.ok || value.length < 8 ? {} : { problem: codeProblemWords(read.problem) }) };
-    }
+    // While it is typed it is too short to be wrong.
+    if (!isTradeCode(value) && value.length < SHORTEST_CODE) return { goods: null };
     const read = readTradeCode(value, today());
     if (!read.ok) return { goods: null, problem: codeProblemWords(read.problem) };
     const { gtin } = read.goods;

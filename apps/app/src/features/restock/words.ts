@@ -9,6 +9,7 @@ import {
   type Front,
   type HouseholdState,
   type ItemRow,
+  type LedgerEventKind,
   type LotRow,
   type OutlookAnswer,
   type PlaceReason,
@@ -19,6 +20,8 @@ import {
   type SetCount,
   type Trip,
 } from '@ours/core';
+import type { ItemEvent } from '@ours/contracts';
+import { today } from '@/shared/opContext';
 import { counted, figureWords } from '@/kit/text/counted';
 import { dayWords, longWeekdayWords, nearDayWords, spanWords, weekdayAndDay, weekdayWords } from '@/kit/text/dayWords';
 import { amountWords, sizeWords } from '@/features/stock/words';
@@ -350,4 +353,22 @@ export function fillsWords(state: HouseholdState, item: ItemRow): string {
   return fills === 0
     ? `${kept}, less than one fill`
     : `${kept}, ${counted(fills, { one: '# fill', other: '# fills' })}`;
+}
+
+const HAPPENED: Readonly<Record<LedgerEventKind, string>> = {
+  put_in: 'put in',
+  moved_in: 'moved here',
+  taken: 'taken',
+  moved_out: 'moved away',
+  discarded: 'gone',
+  counted: 'counted',
+  voided: 'taken back',
+};
+
+/** `Mon 23 Nov, Eskil: 1 taken`. What was taken back says so. */
+export function eventWords({ kind, quantityThousandths, occurredAt, by, undone }: ItemEvent, item: Unit): string {
+  const day = today(new Date(occurredAt));
+  const who = by === null ? '' : `, ${by}`;
+  const what = `${amountWords(quantityThousandths, item.unit)} ${HAPPENED[kind]}`;
+  return `${weekdayAndDay(day, today())}${who}: ${what}${undone ? ' (taken back)' : ''}`;
 }

@@ -1,4 +1,4 @@
-import { stockOf, type CivilDate, type DueLot, type LineRow, type LotRow } from '@ours/core';
+import { openPicks, stockOf, type CivilDate, type DueLot, type LineRow, type LotRow, type Picked } from '@ours/core';
 import { useRouter } from 'expo-router';
 import { memo, useMemo } from 'react';
 import { useHousehold } from '@/shared/HouseholdProvider';
@@ -10,11 +10,15 @@ import { LongList } from '@/kit/layout/LongList';
 import { NookPlate } from '@/shared/NookPlate';
 import { Screen } from '@/kit/layout/Screen';
 import { Text } from '@/kit/text/Text';
+import { wayTo } from '@/shared/placeWords';
+import { pickWords } from '@/features/cold/words';
 import { DueRow } from '@/features/stock';
+import { amountWords } from '@/features/stock/words';
 
 /** A row of the page: headings are rows as well, so that one long list holds them all in their order. */
 type Row =
   | { kind: 'heading'; key: string; title: string; count: number }
+  | { kind: 'thaw'; key: string; picked: Picked }
   | { kind: 'due'; key: string; one: DueLot }
   | { kind: 'count'; key: string; lot: LotRow }
   | { kind: 'line'; key: string; line: LineRow };
@@ -28,11 +32,18 @@ export function RoundsScreen() {
   const day = today();
   const router = useRouter();
   const due = useHousehold(({ state }) => stockOf(state).dueUntil(day));
+  // Few are picked at a time; which they are changes with the lots as well.
+  const picks = useHousehold(({ state, version }) => ({ list: openPicks(state), version })).list;
   const toCount = useHousehold(({ state }) => stockOf(state).lotsToCount());
   const lines = useHousehold(({ state }) => state.all('line'));
   const rows = useMemo(() => {
     const late = due.filter((one) => one.due.on < day);
+    const out = picks.filter(({ thawOn, lot }) => thawOn <= day && lot !== null);
     return [
+      ...part(
+        'Out of the freezer to thaw',
+        out.map((picked) => ({ kind: 'thaw', key: picked.pick.id, picked })),
+      ),
       ...part('Too late: look, and take out what is bad', late.map(dueRow)),
       ...part('Ends within two weeks', due.slice(late.length).map(dueRow)),
       ...part(
@@ -44,7 +55,7 @@ export function RoundsScreen() {
         lines.map((line) => ({ kind: 'line', key: line.id, line })),
       ),
     ];
-  }, [due, toCount, lines, day]);
+  }, [due, picks, toCount, lines, day]);
   return (
     <Screen title="Rounds" right={<Button kind="quiet" label="Recall" onPress={() => router.push('/recall')} />}>
       {rows.length === 0 ? (
@@ -59,6 +70,8 @@ function RoundsRow({ row, day }: { row: Row; day: CivilDate }) {
   switch (row.kind) {
     case 'heading':
       return <ListHeading title={row.title} remark={`${row.count}`} />;
+    case 'thaw':
+      return <ThawRow picked={row.picked} day={day} />;
     case 'due':
       return <DueRow one={row.one} day={day} />;
     case 'count':
@@ -67,6 +80,21 @@ function RoundsRow({ row, day }: { row: Row; day: CivilDate }) {
       return <FixRow line={row.line} />;
   }
 }
+
+/** Something picked from the freezer that comes out now; its board takes it out. */
+const ThawRow = memo(function ThawRow({ picked, day }: { picked: Picked; day: CivilDate }) {
+  const router = useRouter();
+  const { pick, item, lot } = picked;
+  const spaceId = useHousehold(({ state }) => (lot ? (wayTo(state, lot.nookId)?.space?.id ?? null) : null));
+  return (
+    <ListRow
+      title={`${item?.name ?? ''}, ${amountWords(pick.amountThousandths, item?.unit ?? 'piece')}`}
+      detail={pickWords(picked, day)}
+      onPress={() => router.push(spaceId === null ? '/nooks' : `/space/${spaceId}/frozen`)}
+      right={lot ? <NookPlate nookId={lot.nookId} /> : undefined}
+    />
+  );
+});
 
 /** A line that could not be read, as it was typed. */
 const FixRow = memo(function FixRow({ line }: { line: LineRow }) {

@@ -1,8 +1,9 @@
 import 'fake-indexeddb/auto';
-import type { TaggedRow } from '@ours/core';
+import { addDays, type TaggedRow } from '@ours/core';
 import { act, fireEvent, screen, waitFor } from '@testing-library/react';
 import { RoundsScreen } from './RoundsScreen';
 import { ID, lotRow, sampleRows } from '@/data/store/sampleRows.test-support';
+import { today } from '@/shared/opContext';
 import { openWith, queued } from '@/shared/planHome.test-support';
 
 const mockGo = jest.fn();
@@ -58,6 +59,21 @@ describe('what wants a look', () => {
     ]);
     expect(screen.getAllByText('Paper lantern, 2')).toHaveLength(2);
     expect(screen.getByText('“3 of those”')).toBeTruthy();
+  });
+  it('what was picked from the freezer for tomorrow comes out today', async () => {
+    const day = (ahead: number): string => addDays(today(), ahead);
+    const pick = (id: string, forDay: string): TaggedRow => ({
+      entity: 'pick',
+      row: { id, seq: 1, retired: false, lotId: ID.lot, amountThousandths: 1000, forDay, thawedOn: null },
+    });
+    await openWith(<RoundsScreen />, [...sampleRows(), pick('p1', day(1)), pick('p2', day(4))]);
+    await screen.findByText('Out of the freezer to thaw');
+    const row = screen.getAllByRole('button', { name: /^Paper lantern, 1/ });
+    expect(row).toHaveLength(1);
+    await act(async () => {
+      fireEvent.click(row[0]!);
+    });
+    expect(mockGo).toHaveBeenCalledWith(`/space/${ID.rack}/frozen`);
   });
   it('a line to fix is read again in its place, or dropped', async () => {
     await openWith(<RoundsScreen />, withDates());

@@ -165,7 +165,9 @@ export function StockTableScreen() {
     active,
     setActive,
     select: toggle,
-    edit: (id) => void (rows.some(({ item, lots }) => item.id === id && lots.length > 0) && setCounting(id)),
+    edit: (id) => {
+      if (rows.some(({ item, lots }) => item.id === id && lots.length > 0)) setCounting(id);
+    },
     open: (id) => router.push(`/item/${id}`),
     move: () => chosen.length > 0 && setMoving(true),
     leave: () => (counting === null ? done() : setCounting(null)),

@@ -188,4 +188,32 @@ describe('history and undo', () => {
     expect(again.entries[1]!.undone).toBe(true);
     expect(again.entries[0]!.undoes).toBe(taken.id);
   });
+
+  it('tells what happened to one thing, what was taken back, and nothing of other homes', async () => {
+    const caller = new Caller(server.base);
+    await caller.signUp('tove@ferry.example');
+    const home = smallHome();
+    const taken = event(home.id.lot, 'taken', 2, 2);
+    await caller.send(command(home.ops), command([asOp(event(home.id.lot, 'put_in', 6, 1))]), command([asOp(taken)]));
+    const itemId = (home.lot as { itemId: string }).itemId;
+    const told = async (by: Caller, id: string) =>
+      (
+        (await by.call('GET', `/items/${id}/events`)).body as {
+          events: { kind: string; by: string; undone: boolean }[];
+        }
+      ).events;
+    expect((await told(caller, itemId)).map(({ kind, by, undone }) => [kind, by, undone])).toEqual([
+      ['taken', 'tove', false],
+      ['put_in', 'tove', false],
+    ]);
+    await caller.send(command([asOp({ ...event(home.id.lot, 'voided', 2, 3), voids: taken.id })]));
+    expect((await told(caller, itemId)).map(({ kind, undone }) => [kind, undone])).toEqual([
+      ['taken', true],
+      ['put_in', false],
+    ]);
+    const stranger = new Caller(server.base);
+    await stranger.signUp('alma@mill.example', { householdName: 'Mill' });
+    expect(await told(stranger, itemId)).toEqual([]);
+    expect(await told(caller, 'not-an-id')).toEqual([]);
+  });
 });

@@ -1,22 +1,67 @@
-import type { HistoryEntry } from '@ours/contracts';
-import { and, desc, eq, inArray, isNotNull } from 'drizzle-orm';
+import type { HistoryEntry, ItemEvent } from '@ours/contracts';
+import { voidedIds, type LedgerEventKind } from '@ours/core';
+import { and, desc, eq, inArray, isNotNull, ne } from 'drizzle-orm';
 import { Router } from 'express';
 import { inHome, type SignedIn } from '../../accounts/signedIn';
 import type { Context } from '../../context';
 import { inScope, type Database } from '../../db/connect';
-import { account, commandLog } from '../../db/schema';
+import { account, commandLog, ledgerEvent, lot } from '../../db/schema';
 import { answering } from '../../http/answering';
 import { mustBeMember } from '../../accounts/membership';
 
 const PAGE = 60;
 
-/** GET /api/history: who did what, when; the newest first. */
+/** GET /api/history: who did what, when; GET /api/items/:id/events: what happened to a thing. The newest first. */
 export function historyRoutes(context: Context): Router {
   const router = Router();
   answering(router)('GET /history', [inHome(context)], async (req) => ({
     entries: await readHistory(context.db, req.signedIn!),
   }));
+  answering(router)('GET /items/:id/events', [inHome(context)], async (req) => ({
+    events: await readItemEvents(context.db, req.signedIn!, String(req.params.id)),
+  }));
   return router;
+}
+
+const ITEM_EVENTS = 60;
+const UUID = /^[0-9a-f]{8}(-[0-9a-f]{4}){3}-[0-9a-f]{12}$/i;
+
+/** What happened to the lots of a thing. Takings-back are not listed; what they took back is marked. */
+async function readItemEvents(db: Database, who: SignedIn, itemId: string): Promise<ItemEvent[]> {
+  if (!UUID.test(itemId)) return [];
+  return inScope(db, who, async (tx) => {
+    await mustBeMember(tx, who);
+    const of = and(eq(ledgerEvent.householdId, who.householdId), eq(lot.itemId!, itemId));
+    const ofLot = and(eq(lot.householdId!, ledgerEvent.householdId), eq(lot.id!, ledgerEvent.lotId));
+    const ofCommand = and(
+      eq(commandLog.householdId, ledgerEvent.householdId),
+      eq(commandLog.id, ledgerEvent.commandId),
+    );
+    const rows = await tx
+      .select({ event: ledgerEvent, by: account.name })
+      .from(ledgerEvent)
+      .innerJoin(lot, ofLot)
+      .leftJoin(commandLog, ofCommand)
+      .leftJoin(account, eq(account.id, commandLog.accountId))
+      .where(and(of, ne(ledgerEvent.kind, 'voided')))
+      .orderBy(desc(ledgerEvent.occurredAt), desc(ledgerEvent.id))
+      .limit(ITEM_EVENTS);
+    const voids = await tx
+      .select({ id: ledgerEvent.id, voids: ledgerEvent.voids })
+      .from(ledgerEvent)
+      .innerJoin(lot, ofLot)
+      .where(and(of, eq(ledgerEvent.kind, 'voided')));
+    const undone = voidedIds(voids);
+    return rows.map(({ event, by }) => ({
+      id: event.id,
+      kind: event.kind as LedgerEventKind,
+      quantityThousandths: event.quantityThousandths,
+      occurredAt: event.occurredAt.toISOString(),
+      reason: event.reason,
+      by,
+      undone: undone.has(event.id),
+    }));
+  });
 }
 
 async function readHistory(db: Database, who: SignedIn): Promise<HistoryEntry[]> {
