@@ -56,7 +56,7 @@ export const looksLikeElements = (text: string): boolean => {
  *
  * @param today decides the century
  * @returns what it says, or what could not be read; elements that are not known are not passed over
- * @example readElements('(01)02012345678904(17)270200', '2026-11-24') // use by 2027-02-28
+ * @example readElements('(01)02000000001012(17)270200', '2026-11-24').goods.useBy //=> '2027-02-28'
  */
 export function readElements(text: string, today: CivilDate): { ok: true; goods: ScannedGoods } | NotRead {
   const elements = elementsOf(text.trim().replace(SYMBOLOGY, ''));

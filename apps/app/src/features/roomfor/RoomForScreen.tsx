@@ -105,7 +105,7 @@ function Answer({ answer }: { answer: RoomAnswer }) {
   return (
     <YStack role="region" aria-label="Where it fits">
       <ListHeading
-        title={beside.length > 0 ? 'It fits here' : 'It fits nowhere beside what is there'}
+        title={beside.length > 0 ? 'It fits here' : 'No room was found beside what is there'}
         remark={beside.length > MOST_PLACES ? `${MOST_PLACES} of ${beside.length}` : undefined}
       />
       {rows(beside)}
@@ -116,7 +116,7 @@ function Answer({ answer }: { answer: RoomAnswer }) {
         </>
       ) : null}
       {answer.places.length === 0 ? (
-        <Text padding={16}>On none of the shelves that were tried, even if one bin goes.</Text>
+        <Text padding={16}>Nor in the place of one bin, on the shelves that were tried.</Text>
       ) : null}
       <Small padding={16}>{notJudgedWords(answer)}</Small>
     </YStack>

@@ -26,7 +26,7 @@ it('asks for three sides, says what cannot be read, and where it stands', async 
   await act(async () => {
     fireEvent.click(screen.getByRole('radio', { name: 'in the freezers' }));
   });
-  expect(screen.getByText('It fits nowhere beside what is there')).toBeTruthy();
+  expect(screen.getByText('No room was found beside what is there')).toBeTruthy();
   expect(screen.getByText(/^Tried on 0 shelves/)).toBeTruthy();
 });
 
