@@ -283,16 +283,21 @@ test('a rule of the home changes until when a thing keeps', async ({ page, serve
   expect(after).not.toBe(before);
 });
 
-test('all stock as a table: sorted, counted in place, put on the list with the keyboard @wide', async ({
+test('all stock: filtered; wide as a table that is counted in place and put on the list with the keyboard @wide', async ({
   page,
   server,
 }, { project }) => {
-  test.skip(project.name === 'phone', 'a phone has a list');
   await openDemo(page, server);
   await page.goto(`${server.url}/stock`);
-  await expect(page.getByText(/^345 of 345, worth €/)).toBeVisible();
+  await expect(page.getByText(/^(\d+) of \1, worth €/)).toBeVisible();
   await page.getByLabel('with these words, also of its place').fill('cat food');
-  await expect(page.getByText(/^2 of 345/)).toBeVisible();
+  await expect(page.getByText(/^2 of \d+, /)).toBeVisible();
+  if (project.name === 'phone') {
+    // A phone has a list instead, each row of which opens the page of its thing.
+    await page.getByRole('button', { name: /^Cat food, dry/ }).click();
+    await expect(page.getByRole('button', { name: 'Change: buy' })).toBeVisible();
+    return;
+  }
   await page.getByRole('grid').focus();
   await page.keyboard.press('ArrowDown');
   await page.keyboard.press('Enter');

@@ -1,4 +1,4 @@
 export { looksLikeElements, readElements, type ScannedGoods, withCheckDigit } from './gs1';
 export { type Gtin, gtinAsPrinted, isRestricted, looksLikeGtin, readGtin } from './gtin';
 export { type CodeProblem } from './problem';
-export { isTradeCode, itemsOfCode, readTradeCode } from './tradeCode';
+export { isTradeCode, itemsOfCode, readTradeCode, withCode } from './tradeCode';

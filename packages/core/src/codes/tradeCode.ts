@@ -17,6 +17,13 @@ export function readTradeCode(text: string, today: CivilDate): { ok: true; goods
   return { ok: true, goods: { gtin: read.gtin, ...nothing, count: null, grams: null, serial: null } };
 }
 
+/** Trade numbers that a thing keeps; beyond them the oldest goes. */
+const MOST_CODES = 20;
+
+/** The trade numbers of a thing that is known by one more. */
+export const withCode = (codes: readonly Gtin[] | null | undefined, gtin: Gtin): Gtin[] =>
+  codes?.includes(gtin) ? [...codes] : [...(codes ?? []), gtin].slice(-MOST_CODES);
+
 /** The things of the home that a trade number was noted for; more than one where it was noted for two goods. */
 export const itemsOfCode = (state: HouseholdState, gtin: Gtin): ItemRow[] =>
   state.all('item').filter(({ codes }) => codes?.includes(gtin));

@@ -1,6 +1,7 @@
 import type { HouseholdState, Op, ItemRow, LotFields, LotRow } from '../household';
 import { convertMeasure, ONE_THOUSANDTHS, isMeasure } from '../base';
-import { oldestFirst, opsForCounting, opsForOpening, opsForPuttingIn, opsForTaking, type OpContext } from '../stock';
+import { oldestFirst, opsForCountingAll, opsForOpening, opsForPuttingIn, opsForTaking, type OpContext } from '../stock';
+import { withCode } from '../codes';
 import { guideOf, type KeepingGuide } from '../shelflife';
 import type { RecordedLine } from './lineReading';
 
@@ -18,8 +19,6 @@ export type LinePlan =
 export type KeptWhy = 'not_understood' | 'open_question' | 'unknown_item' | 'unit_mismatch' | 'none_here';
 
 const LONGEST_KEPT = 1000;
-/** Trade numbers that a thing keeps; beyond them the oldest goes. */
-const MOST_CODES = 20;
 
 /**
  * The quantity of a card in the unit that an item is kept in: 6 of 400 g of what is kept in kg is 2.4.
@@ -96,9 +95,7 @@ export function opsForRecordedLine(
   if (card.action === 'count' && known && (here.length > 0 || quantity === 0)) {
     const lots = here.length > 0 ? here : onlyPlaceOf(state, known);
     if (lots.length === 0) return keep('none_here');
-    // The number is for the thing as a whole: the lot to be used last carries it, the others are found empty.
-    const order = oldestFirst(lots, known, guideOf(state));
-    const counts = order.flatMap((lot, at) => opsForCounting(lot, at === order.length - 1 ? quantity : 0, context));
+    const counts = opsForCountingAll(lots, known, guideOf(state), quantity, context);
     return planned('stock_counted', [...itemOps, ...counts]);
   }
   return planned(card.action === 'count' ? 'stock_counted' : 'stock_put_in', [
@@ -155,7 +152,7 @@ function changesOf(item: ItemRow, { tags, openedDays, gtin }: RecordedLine): Op[
   const fields = {
     ...(all.length === item.tags.length ? {} : { tags: all }),
     ...(openedDays === null || openedDays === item.openedDays ? {} : { openedDays }),
-    ...(gtin === null || item.codes?.includes(gtin) ? {} : { codes: [...(item.codes ?? []), gtin].slice(-MOST_CODES) }),
+    ...(gtin === null || item.codes?.includes(gtin) ? {} : { codes: withCode(item.codes, gtin) }),
   };
   return Object.keys(fields).length === 0 ? [] : [{ op: 'change', entity: 'item', id: item.id, fields }];
 }

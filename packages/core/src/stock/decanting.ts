@@ -2,7 +2,7 @@
 import { isMeasure, LONGEST_BATCH } from '../base';
 import type { ItemRow, LotFields, LotRow, Op } from '../household';
 import { BETWEEN_BATCHES, partsOfBatch, UNKNOWN_BATCH } from './batch';
-import { lotFieldsOf, opsForCounting, opsForPuttingIn, sameLot, type OpContext } from './stockOps';
+import { eventOp, lotFieldsOf, opsForCounting, opsForPuttingIn, sameLot, type OpContext } from './stockOps';
 
 /** What is frozen or thawed is not poured together with other things. */
 const isCold = (lot: LotFields): boolean => lot.frozenOn !== null || (lot.thawedOn ?? null) !== null;
@@ -67,19 +67,7 @@ export function opsForDecanting(
   const openedOn = lot.openedOn ?? context.today;
   const poured: LotFields = { ...lotFieldsOf(lot), nookId: jarId, openedOn, decantedOn: context.today };
   const inJar = present.filter((one) => one.itemId === lot.itemId && one.id !== lot.id && canDecant(one));
-  const moved = (from: LotRow, thousandths: number): Op => ({
-    op: 'event',
-    event: {
-      id: context.newId(),
-      lotId: from.id,
-      kind: 'moved_out',
-      quantityThousandths: thousandths,
-      occurredAt: context.now,
-      reason: null,
-      voids: null,
-    },
-  });
-  const ops: Op[] = [moved(lot, amount)];
+  const ops: Op[] = [eventOp(context, lot.id, 'moved_out', amount)];
   // The rest of a packet that is kept by measure is open now as well.
   if (isMeasure(item.unit) && lot.openedOn === null && amount < lot.quantityThousandths)
     ops.push({ op: 'change', entity: 'lot', id: lot.id, fields: { openedOn } });
@@ -92,7 +80,7 @@ export function opsForDecanting(
   let sum = amount;
   for (const one of inJar) {
     if (one === stays) continue;
-    ops.push(moved(one, one.quantityThousandths));
+    ops.push(eventOp(context, one.id, 'moved_out', one.quantityThousandths));
     sum += one.quantityThousandths;
   }
   return [...ops, ...opsForPuttingIn(mixed, sum, stays ? [stays] : [], context, 'moved_in')];

@@ -13,6 +13,7 @@ export {
   oldestFirst,
   type OpContext,
   opsForCounting,
+  opsForCountingAll,
   opsForDiscarding,
   opsForFreezing,
   opsForMoving,

@@ -16,7 +16,8 @@ export const DISCARD_REASONS = ['expired', 'spoiled', 'broken', 'given_away', 'r
 /** Why something left the house. */
 export type DiscardReason = (typeof DISCARD_REASONS)[number];
 
-const eventOp = (
+/** One event of a lot, now. */
+export const eventOp = (
   context: OpContext,
   lotId: string,
   kind: LedgerEventKind,
@@ -101,6 +102,21 @@ export function opsForPuttingIn(
 /** "There are n now": the new base for this lot. */
 export function opsForCounting(lot: LotRow, quantityThousandths: number, context: OpContext): Op[] {
   return [eventOp(context, lot.id, 'counted', quantityThousandths)];
+}
+
+/**
+ * "There are n now" of a thing as a whole: the lot to be used last carries the number, the others are found empty.
+ * @param lots those that are counted together, in any order
+ */
+export function opsForCountingAll(
+  lots: readonly LotRow[],
+  item: ItemRow,
+  guide: KeepingGuide,
+  quantityThousandths: number,
+  context: OpContext,
+): Op[] {
+  const order = oldestFirst(lots, item, guide);
+  return order.flatMap((lot, at) => opsForCounting(lot, at === order.length - 1 ? quantityThousandths : 0, context));
 }
 
 /** Out of the house, with the reason. */

@@ -9,6 +9,7 @@ import {
   type CivilDate,
   type HouseholdState,
   type Op,
+  withCode,
   type ScannedGoods,
   type ShoppingThing,
 } from '@ours/core';
@@ -149,7 +150,7 @@ function OneThing({
         op: 'change',
         entity: 'item',
         id: of.id,
-        fields: { codes: [...(of.codes ?? []), code.gtin].slice(-20) },
+        fields: { codes: withCode(of.codes, code.gtin) },
       });
     const packSize = lots.find((lot) => lot.packSize !== null)?.packSize ?? last?.packSize ?? null;
     const put = parts.map((part) => ({

@@ -1,8 +1,7 @@
 import {
   addDays,
   daysBetween,
-  oldestFirst,
-  opsForCounting,
+  opsForCountingAll,
   opsForDiscarding,
   opsForMoving,
   opsForListing,
@@ -131,9 +130,7 @@ export function StockTableScreen() {
     (row: StockRow, thousandths: number | null) => {
       setCounting(null);
       if (thousandths === null || row.lots.length === 0) return;
-      // The number is for the thing as a whole: the lot to be used last carries it, the others are found empty.
-      const lots = oldestFirst(row.lots, row.item, guide);
-      const ops = lots.flatMap((lot, at) => opsForCounting(lot, at === lots.length - 1 ? thousandths : 0, opContext()));
+      const ops = opsForCountingAll(row.lots, row.item, guide, thousandths, opContext());
       void runCommand('stock_counted', ops, `Counted: ${amountOfWords(thousandths, row.item)}.`);
     },
     [guide, runCommand],
