@@ -20,6 +20,7 @@ import {
 import { INNER_BINS, PEOPLE, SPACES, STRAYED, type CatalogueShelf, type CatalogueSpace } from './catalogue';
 import { CONTAINERS, STANDS_IN, TRAITS } from './containers';
 import { aisleOf, codesOf, packsOf, restockWayOf, SECOND_PLACES, SHOPS } from './shopping';
+import { sayHandling } from './handlings';
 import { seededRandom, seededUuid } from './seededRandom';
 import { simulateUse, SIMULATED_DAYS, type UsedItem } from './simulateUse';
 
@@ -31,6 +32,8 @@ export interface DemoHome {
 }
 
 const DOOR_RACK_DEPTH_CM = 12;
+/** The day of the weekly refill round. */
+const SUNDAY = 0;
 /** Bins of unknown depth reach to the front edge of most shelves. */
 const BIN_DEPTH_TENTH_MM = 3400;
 export const DEMO_SEED = 20_261_124;
@@ -103,6 +106,7 @@ class DemoBuilder {
     this.addContainers();
     this.addUse();
     this.addShops();
+    sayHandling(this.rows, (fields) => this.add('way', fields));
     return { name: 'Ferry house', rows: this.rows, events: this.events };
   }
 
@@ -272,7 +276,7 @@ class DemoBuilder {
       const main = this.used.find(({ fields }) => fields.name === of)!;
       const front = reserve ? main.nookId : nookId;
       const item = this.rows.find(({ row }) => row.id === main.id)!.row as ItemRow;
-      item.front = { nookId: front, leastThousandths: least * 1000, fullThousandths: full * 1000 };
+      item.front = { nookId: front, leastThousandths: least * 1000, fullThousandths: full * 1000, refillOn: SUNDAY };
       const amount = reserve ? count : least * 1000;
       if (amount === 0) continue;
       const day = addDays(this.today, -9);
@@ -316,11 +320,12 @@ class DemoBuilder {
   /** A few things are not where they belong: one of them lies elsewhere. */
   private strayAway(): void {
     for (const [thing, bin] of STRAYED) {
-      const lot = this.lotsOf(thing)[0];
-      if (!lot || lot.quantityThousandths < 2000) continue;
+      // Whatever day it is: one of which there are two.
+      const lot = this.lotsOf(thing).find(({ quantityThousandths }) => quantityThousandths >= 2000);
+      if (!lot) continue;
       const atMs = Date.parse(`${addDays(this.today, -3)}T17:00:00.000Z`) + this.serial;
       const occurredAt = new Date(atMs).toISOString();
-      const id = this.newId();
+      const id = this.newId(atMs);
       const move = (lotId: string, kind: LedgerEvent['kind']): LedgerEvent => ({
         id: this.newId(atMs),
         lotId,

@@ -2,7 +2,9 @@ import { check, createSchema, uuid } from '@ours/contracts';
 import {
   codeShape,
   findContradictions,
+  findMoves,
   foldLedger,
+  handlingHome,
   HouseholdState,
   layOutFront,
   stockOf,
@@ -87,5 +89,47 @@ describe('the demo home', () => {
       expect([space.name, findContradictions(state, space.id)]).toEqual([space.name, []]);
       expect([space.name, modelSpace(space, state.shelvesOf(space.id)).unmeasured]).toEqual([space.name, []]);
     }
+  });
+});
+
+describe('where things go in the demo home', () => {
+  const handled = handlingHome(state, TODAY);
+  const answer = findMoves(handled);
+
+  it('the medicine comes first, then strays to the rest of their kind, then what pays for itself', () => {
+    const [first, ...others] = answer.moves;
+    expect(first).toMatchObject({ safety: true, stray: { name: 'Plasters' } });
+    expect(others.every(({ safety }) => !safety)).toBe(true);
+    const strays = others.flatMap(({ stray }) => (stray ? [stray.name] : []));
+    expect(strays.sort()).toEqual(expect.arrayContaining(['Mittens', 'Tea towel', 'Torch']));
+    const swaps = others.filter(({ stray }) => stray === null);
+    expect(swaps.length).toBeGreaterThanOrEqual(1);
+    // Alma takes her tablets daily, and no steps.
+    expect(swaps.some(({ lead }) => handled.units[lead!]!.name === 'Alma')).toBe(true);
+    for (const { savedMinutes, onceMinutes } of swaps) expect(savedMinutes * 6).toBeGreaterThanOrEqual(onceMinutes);
+  });
+
+  it('the figures fit together, and the bound is close', () => {
+    const { now, then, moves, objectiveMinutes, boundMinutes } = answer;
+    expect(now.sum - moves.reduce((sum, move) => sum + move.savedMinutes, 0)).toBeCloseTo(then.sum, 6);
+    expect(boundMinutes).toBeLessThanOrEqual(objectiveMinutes);
+    expect((objectiveMinutes - boundMinutes) / boundMinutes).toBeLessThan(0.04);
+  });
+
+  it('puts nothing where it may not stand', () => {
+    for (const { carries } of answer.moves)
+      for (const { unit, to } of carries) {
+        const { food, chemical, medicine, origin } = handled.units[unit]!;
+        const shelf = handled.shelves[to]!;
+        expect(shelf.climate).toBe(handled.shelves[origin]!.climate);
+        if (medicine) expect(shelf.locked).toBe(true);
+        const neighbours = handled.units.filter(
+          (one) => handled.shelves[one.origin]!.spaceId === shelf.spaceId && one.binId !== handled.units[unit]!.binId,
+        );
+        if (chemical && handled.shelves[origin]!.spaceId !== shelf.spaceId)
+          expect(neighbours.some((one) => one.food)).toBe(false);
+        if (food && handled.shelves[origin]!.spaceId !== shelf.spaceId)
+          expect(neighbours.some((one) => one.chemical)).toBe(false);
+      }
   });
 });

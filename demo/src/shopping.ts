@@ -37,7 +37,7 @@ export const codesOf = (name: string): string[] | null =>
 const AISLES: readonly [aisle: string, words: RegExp][] = [
   [
     'Medicines',
-    /tablets$|syrup|Thermometer covers|lozenges|Nasal spray|Cough tea|Rehydration|Plasters|Gauze|disinfectant|Sun cream|Eye drops/,
+    /(?<!Dishwasher )tablets$|syrup|Thermometer covers|lozenges|Nasal spray|Cough tea|Rehydration|Plasters|Gauze|disinfectant|Sun cream|Eye drops/,
   ],
   [
     'Household',

@@ -13,6 +13,7 @@ export * from './measure';
 export * from './plan';
 export * from './record';
 export * from './shelflife';
+export * from './handling';
 export * from './restock';
 export * from './sort';
 export * from './spaces';

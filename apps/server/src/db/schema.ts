@@ -25,6 +25,9 @@ export const purchase = tableOf('purchase');
 export const absence = tableOf('absence');
 export const keeping = tableOf('keeping');
 export const pick = tableOf('pick');
+export const way = tableOf('way');
+export const errand = tableOf('errand');
+export const asItIs = tableOf('as_it_is');
 export const ration = tableOf('ration');
 
 export const account = pgTable(

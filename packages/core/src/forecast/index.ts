@@ -17,7 +17,7 @@ export {
   wantsCount,
 } from './runOut';
 export { type ComingLevel, comingStock, type PastDay, pastStock } from './course';
-export type { Presence } from './useDays';
+export { type Presence, readUseDays } from './useDays';
 export { type DatedUnits, expectedLoss, lostAtPace } from './waste';
 export { estimateItem, HomeEstimates, type UsedItem } from './HomeEstimates';
 export { dayNumber, presenceOf } from './presence';

@@ -1,4 +1,4 @@
-import { defineEntity, length, longText, oneOf, orNull, text, whole } from '../definition';
+import { added, defineEntity, length, longText, oneOf, orNull, text, whole, yesNo } from '../definition';
 
 export const PERSON_ROLES = ['adult', 'child', 'helper'] as const;
 
@@ -11,6 +11,8 @@ export const person = defineEntity('person', {
     /** Height a hand reaches without a step, above the floor. */
     reachTenthMm: orNull(length()),
     note: longText(2000),
+    /** Takes a step or stool; null: grown people do, children do not. */
+    takesSteps: added(orNull(yesNo)),
   },
   retire: 'freely',
   writtenBy: 'member',

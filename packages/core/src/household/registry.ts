@@ -17,6 +17,9 @@ import { purchase } from '../restock/purchase.entity';
 import { ration } from '../restock/ration.entity';
 import { shop } from '../restock/shop.entity';
 import { pick } from '../restock/pick.entity';
+import { asItIs } from '../handling/asItIs.entity';
+import { errand } from '../handling/errand.entity';
+import { way } from '../handling/way.entity';
 import { keeping } from '../shelflife/keeping.entity';
 import { use } from '../use/use.entity';
 import { type EntityDefinition, referencesIn, type AnyField, type FieldsIn, type Reference } from '../definition';
@@ -45,6 +48,9 @@ export const ENTITIES = {
   keeping,
   pick,
   ration,
+  way,
+  errand,
+  as_it_is: asItIs,
 };
 type Entities = typeof ENTITIES;
 /** The name of a kind of row. */
@@ -169,6 +175,9 @@ export type AbsenceRow = RowOf['absence'];
 export type KeepingRow = RowOf['keeping'];
 /** Something of the freezer that is to be used on a day. */
 export type PickRow = RowOf['pick'];
+export type WayRow = RowOf['way'];
+export type ErrandRow = RowOf['errand'];
+export type AsItIsRow = RowOf['as_it_is'];
 /** What a person needs in a day of a kind of things. */
 export type RationRow = RowOf['ration'];
 /** How an item was put in and used: see `use`. */
@@ -181,18 +190,18 @@ export type NookKind = 'space' | 'shelf' | 'bin';
 export const NOOK_KINDS: readonly NookKind[] = ['space', 'shelf', 'bin'];
 export type Nook = { kind: 'space'; row: SpaceRow } | { kind: 'shelf'; row: ShelfRow } | { kind: 'bin'; row: BinRow };
 
-export { BIN_LOOKS } from '../spaces/bin.entity';
+export { BIN_LOOKS, HOW_OFTEN } from '../spaces/bin.entity';
 export { GROUPINGS, SPACE_KINDS } from '../spaces/space.entity';
 export { SHELF_KINDS } from '../spaces/shelf.entity';
 export { VERDICTS } from '../sort/clearOut.entity';
 export { MADE_KINDS } from '../stock/lot.entity';
 export type { MadeKind } from '../stock/lot.entity';
-export type { BinLook } from '../spaces/bin.entity';
+export type { BinLook, Handling, HowOften } from '../spaces/bin.entity';
 export type { BuildObstacle, GroupBy, SpaceBuild, SpaceKind } from '../spaces/space.entity';
 export type { ShelfAid, ShelfBuild, ShelfKind } from '../spaces/shelf.entity';
 export type { Verdict } from '../sort/clearOut.entity';
-export { RESTOCK_WAYS } from '../stock/item.entity';
-export type { Front, ItemTraits, Pack, Restock, RestockWay, Textile } from '../stock/item.entity';
+export { MEALS, RESTOCK_WAYS } from '../stock/item.entity';
+export type { Front, ItemTraits, Meal, Pack, Restock, RestockWay, Textile } from '../stock/item.entity';
 export type { PurchaseState } from '../restock/purchase.entity';
 export type { DateKind, EventKey, PackSize } from '../stock/lot.entity';
 export type { PlanGroup, PlannedBin } from '../plan/plan.entity';

@@ -197,7 +197,12 @@ describe('containers', () => {
 describe('weight and volume', () => {
   it('twelve one-litre bottles: 12 l, 12 kg, known; with a crate on the shelf 13 kg of 15', () => {
     const state = closet();
-    expect(bulkOfNook(state, 'bin')).toEqual({ volumeMl: 12_000, grams: 12_000, known: true });
+    expect(bulkOfNook(state, 'bin')).toEqual({
+      volumeMl: 12_000,
+      grams: 12_000,
+      known: true,
+      volumeKnown: true,
+    });
     const load = spaceLoad(state, 'rack')!;
     expect(load.shelves.find(({ shelfId }) => shelfId === 'lower')).toMatchObject({
       binsGrams: 1000,

@@ -49,5 +49,18 @@ export {
   type ProposedPlace,
   type PutPart,
   type Refill,
+  type RefillDay,
   refillsOf,
 } from './places';
+export { byMeal, mealsOf, type MealsOf } from './meals';
+export {
+  buyOnOffer,
+  type Offer,
+  type OfferAnswer,
+  type OfferBuy,
+  offerLimits,
+  type OfferReading,
+  priceOnOffer,
+  readOffer,
+} from './offer';
+export { roomForPacks, roomThere, type RoomThere } from './roomThere';

@@ -1,4 +1,5 @@
 /** Where things go that were bought, and what is carried from the reserve to where it is used. */
+import { weekday, type CivilDate } from '../base';
 import type { HouseholdState, ItemRow, LotRow, Op } from '../household';
 import { guideOf } from '../shelflife';
 import { nooksWithin, placePath } from '../spaces';
@@ -121,16 +122,29 @@ export interface Refill {
   fullThousandths: number;
   /** Left in the reserve after it. */
   leftThousandths: number;
+  /** It runs low, or it is its day and what is there may not last to the next one. */
+  why: 'low' | 'refill_day';
 }
 
-/** What to carry, in walking order: by the room and space of the reserve, then by its shelf. */
-export function refillsOf(state: HouseholdState): Refill[] {
+/** The day of a refill round, and what has to be in front so that it lasts to the next one, where that is known. */
+export interface RefillDay {
+  today: CivilDate;
+  /** In thousandths, by item; null: its pace is not known. */
+  toLast: (itemId: string) => number | null;
+}
+
+/**
+ * What to carry, in walking order: by the room and space of the reserve, then by its shelf.
+ * @param day left out, only what runs low is carried
+ */
+export function refillsOf(state: HouseholdState, day?: RefillDay): Refill[] {
   const refills: Refill[] = [];
   for (const item of state.all('item')) {
     const { front } = item;
     if (!front || !isLiving(state, front.nookId)) continue;
     const there = amountIn(state, item.id, front.nookId);
-    if (there > front.leastThousandths) continue;
+    const low = there <= front.leastThousandths;
+    if (!low && !isDue(item, there, day)) continue;
     const reserve = oldestFirst(reserveLots(state, item), item, guideOf(state)).filter(
       (lot) => !front.decanted || canDecant(lot),
     );
@@ -138,8 +152,7 @@ export function refillsOf(state: HouseholdState): Refill[] {
     if (!first) continue;
     const inReserve = reserve.reduce((sum, lot) => sum + lot.quantityThousandths, 0);
     const wanted = front.fullThousandths - there;
-    // Poured is one packet after the other.
-    const here = front.decanted ? [first] : reserve.filter(({ nookId }) => nookId === first.nookId);
+    const here = reserve.filter(({ nookId }) => nookId === first.nookId);
     const amount = Math.min(
       wanted,
       here.reduce((sum, lot) => sum + lot.quantityThousandths, 0),
@@ -153,6 +166,7 @@ export function refillsOf(state: HouseholdState): Refill[] {
       thereThousandths: there,
       fullThousandths: front.fullThousandths,
       leftThousandths: inReserve - amount,
+      why: low ? 'low' : 'refill_day',
     });
   }
   const order = (nookId: string): string => {
@@ -164,6 +178,13 @@ export function refillsOf(state: HouseholdState): Refill[] {
     .map((refill) => ({ refill, at: order(refill.fromNookId) + order(refill.toNookId) + refill.item.name }))
     .sort((a, b) => (a.at < b.at ? -1 : a.at > b.at ? 1 : 0))
     .map(({ refill }) => refill);
+}
+
+/** It is its day, it is not full, and what is there may not last to the next one. */
+function isDue({ id, front }: ItemRow, there: number, day: RefillDay | undefined): boolean {
+  if (!front || !day || front.refillOn !== weekday(day.today) || there >= front.fullThousandths) return false;
+  const toLast = day.toLast(id);
+  return toLast !== null && there < toLast;
 }
 
 function reserveLots(state: HouseholdState, item: ItemRow): LotRow[] {
@@ -186,7 +207,7 @@ export function opsForRefill(state: HouseholdState, refill: Refill, context: OpC
   });
 }
 
-/** Pours from the lot to be used first; the next refill takes the next one. */
+/** Pours from the lot to be used first, then from the next. */
 function opsForPouring(
   state: HouseholdState,
   { item, fromNookId, toNookId, amountThousandths }: Refill,
@@ -194,11 +215,9 @@ function opsForPouring(
   context: OpContext,
 ): Op[] {
   const lots = oldestFirst(
-    reserveLots(state, item).filter((lot) => lot.nookId === fromNookId && canDecant(lot)),
+    reserveLots(state, item).filter((lot) => lot.nookId === fromNookId),
     item,
     guideOf(state),
   );
-  const [first] = lots;
-  if (!first) return [];
-  return opsForDecanting(first, item, amountThousandths, toNookId, state.lotsIn(toNookId), washed, context);
+  return opsForDecanting(lots, item, amountThousandths, toNookId, state.lotsIn(toNookId), washed, context);
 }

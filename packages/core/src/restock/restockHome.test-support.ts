@@ -23,6 +23,7 @@ export const thing = (more: Partial<RestockItem> = {}): RestockItem => ({
   packs: [],
   usualPackThousandths: null,
   keepDays: null,
+  refillOn: null,
   vital: false,
   lots: [],
   ...more,

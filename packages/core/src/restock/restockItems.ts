@@ -60,6 +60,7 @@ export function listedItem(state: HouseholdState, item: ItemRow): ListedItem {
     usualPackThousandths: usualPack(item, lots),
     keepDays: keepDaysOf(item, everyLotOf(state, item.id), guide),
     vital: isVital(item),
+    refillOn: item.front?.refillOn ?? null,
     lots: lots.map((lot) => ({
       lotId: lot.id,
       thousandths: lot.quantityThousandths,

@@ -1,5 +1,5 @@
 /** What to buy on the next trip, how much of it, and why; what is enough, and what has to be asked. */
-import { daysBetween, type CivilDate } from '../base';
+import { addDays, daysBetween, weekday, type CivilDate } from '../base';
 import {
   daysAhead,
   enoughFor,
@@ -31,6 +31,8 @@ export interface RestockItem {
   keepDays: number | null;
   /** Missing it is worse than for other things. */
   vital: boolean;
+  /** The weekday of its refill round, 0 for Sunday; null: it has none. */
+  refillOn: number | null;
   /** What is there, by date: amounts in thousandths, the last good day, null without one. */
   lots: readonly { lotId: string; thousandths: number; dueOn: CivilDate | null }[];
 }
@@ -86,6 +88,8 @@ export interface RestockEntry {
   cutByDate: boolean;
   /** Likely past its date before the trip after this one, in thousandths. */
   lostThousandths: number;
+  /** What lasts to its next refill day, 19 times in 20. Null: it has no such day, or its pace is a guess. */
+  toRefillDay: { day: CivilDate; thousandths: number } | null;
 }
 
 /** How sure it should be that it lasts; own defaults. */
@@ -182,6 +186,7 @@ class Deciding {
       mostPacks,
       cutByDate: cut,
       lostThousandths: Math.round(lost),
+      toRefillDay: this.toRefillDay(),
     };
   }
 
@@ -237,6 +242,15 @@ class Deciding {
     if (dated.length === 0) return 0;
     const sorted = dated.sort((a, b) => a.days - b.days);
     return expectedLoss(sorted, pace, this.ahead).reduce((sum, units) => sum + units, 0) * pace.quantum;
+  }
+
+  private toRefillDay(): RestockEntry['toRefillDay'] {
+    const { item, pace, plan } = this;
+    if (item.refillOn === null || !pace || isGuess(pace)) return null;
+    // On the day itself it is filled for the days to the next one.
+    const days = ((item.refillOn - weekday(plan.today) + 6) % 7) + 1;
+    const thousandths = Math.ceil(enoughFor(pace, this.ahead(days), SURE) * pace.quantum);
+    return { day: addDays(plan.today, days), thousandths };
   }
 
   /** How many packs, bought on the trip, are likely used while they are good. */

@@ -157,15 +157,37 @@ describe('the refill round', () => {
   });
 });
 
+describe('the day of the refill round', () => {
+  const day = (today: string, toLast: number | null) => ({ today, toLast: () => toLast });
+  // Four are in front, 20 in the reserve; refilled on Sundays.
+  const filled = (): HouseholdState => {
+    const state = home({ front: { nookId: 'bin2', leastThousandths: 1000, fullThousandths: 6000, refillOn: 0 } });
+    run(state, opsForRefill(state, { ...refillsOf(state)[0]!, amountThousandths: 4000 }, context));
+    return state;
+  };
+  it('fills up what may not last to the next one, on that day only', () => {
+    const state = filled();
+    expect(refillsOf(state, day('2026-11-29', 5000))).toMatchObject([{ amountThousandths: 2000, why: 'refill_day' }]);
+    expect(refillsOf(state, day('2026-11-29', 4000))).toEqual([]);
+    expect(refillsOf(state, day('2026-11-28', 5000))).toEqual([]);
+  });
+  it('says nothing where the pace is not known, and of what is full', () => {
+    const state = filled();
+    expect(refillsOf(state, day('2026-11-29', null))).toEqual([]);
+    run(state, opsForRefill(state, refillsOf(state, day('2026-11-29', 9000))[0]!, context));
+    expect(refillsOf(state, day('2026-11-29', 9000))).toEqual([]);
+  });
+});
+
 describe('refilling a jar', () => {
-  it('pours the packet to be used first, and no more than it holds', () => {
+  it('pours the packets in the order of their dates, and no more than they hold', () => {
     const state = home({
       front: { nookId: 'bin2', leastThousandths: 1000, fullThousandths: 100_000, decanted: true },
     });
     const [refill] = refillsOf(state);
     expect(refill).toBeDefined();
-    const first = state.lotsOf(refill!.item.id).find(({ nookId }) => nookId === refill!.fromNookId)!;
-    expect(refill!.amountThousandths).toBeLessThanOrEqual(first.quantityThousandths);
+    const there = state.lotsOf(refill!.item.id).filter(({ nookId }) => nookId === refill!.fromNookId);
+    expect(refill!.amountThousandths).toBe(there.reduce((sum, lot) => sum + lot.quantityThousandths, 0));
     const ops = opsForRefill(state, refill!, {
       newId: idMaker(),
       now: '2026-11-26T08:00:00.000Z',

@@ -41,15 +41,20 @@ const lineOfEntry = ({ itemId, name, packs, packThousandths, priceMinor }: Resto
   priceMinor,
 });
 
-/** Another number of packs than is proposed; 0 means not this week. */
+/**
+ * Another number of packs than is proposed; 0 means not this week.
+ * @param offer for another price than usual: it is this line's only, the thing's usual price stays
+ */
 export function opsForWanting(
   trip: Trip,
   entry: RestockEntry,
   lines: readonly PurchaseRow[],
   packs: number,
   context: OpContext,
+  offer: { priceMinor?: number } = {},
 ): Op[] {
-  const fields = { packs: Math.max(0, packs), state: packs > 0 ? ('wanted' as const) : ('dismissed' as const) };
+  const state = packs > 0 ? ('wanted' as const) : ('dismissed' as const);
+  const fields = { packs: Math.max(0, packs), state, ...offer };
   const own = lines.filter(({ itemId }) => itemId === entry.itemId);
   if (own.length > 0) return own.map(({ id }) => changed(id, fields));
   return opsForListing(trip, { ...lineOfEntry(entry), ...fields }, context);

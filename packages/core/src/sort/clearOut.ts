@@ -15,8 +15,9 @@ export const LEAVING_REASON: Readonly<Record<Verdict, DiscardReason | null>> = {
 /** What wants a caution before it is thrown out. */
 export function disposalCaution(item: ItemRow): 'medicine' | 'chemical' | 'cells' | null {
   const words = [item.name, item.category, ...item.tags].join(' ').toLowerCase();
-  if (/prescription|tablet|medicine|drops|syrup|ointment|cough|paracetamol/.test(words) || item.unit === 'tablet')
-    return 'medicine';
+  const medicine = /prescription|tablet|medicine|drops|syrup|ointment|cough|paracetamol/.test(words);
+  // Tablets for washing are no medicine.
+  if ((medicine || item.unit === 'tablet') && !/dishwash|laundry|washing|descal/.test(words)) return 'medicine';
   if (/chemical|bleach|cleaner|varnish|paint|solvent|lamp oil|limescale|fuel|gas/.test(words)) return 'chemical';
   if (/battery|batteries|button cell|torch/.test(words)) return 'cells';
   return null;

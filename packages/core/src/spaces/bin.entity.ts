@@ -14,6 +14,7 @@ import {
   whole,
   within,
   yesNo,
+  type Holds,
 } from '../definition';
 import { sort } from './room.entity';
 import { measure } from './space.entity';
@@ -26,6 +27,21 @@ const standing = record({ frontTenthMm: measure, liftTenthMm: measure, degrees: 
 
 /** How full it is, as somebody saw it or a scale showed, and when. */
 const level = record({ percent: whole(0, 100), seenOn: day, how: oneOf('seen', 'weighed') });
+
+/** How often something is taken out, in the home's own words. */
+export const HOW_OFTEN = ['daily', 'weekly', 'monthly', 'season', 'hardly'] as const;
+export type HowOften = (typeof HOW_OFTEN)[number];
+
+/** Who takes from it, how often, and where it is used. */
+const handling = record({
+  /** Null: as its things were taken, or a guess. */
+  often: orNull(oneOf(...HOW_OFTEN)),
+  /** Empty: every grown person alike. */
+  personIds: listOf(weakRef('person'), 20),
+  /** Where its things are used; null: in the room where it stands. */
+  roomId: orNull(weakRef('room')),
+});
+export type Handling = Holds<typeof handling>;
 
 export const bin = defineEntity('bin', {
   fields: {
@@ -46,6 +62,7 @@ export const bin = defineEntity('bin', {
     containerId: added(orNull(weakRef('container'))),
     standing: added(orNull(standing)),
     level: added(orNull(level)),
+    handling: added(orNull(handling)),
   },
   retire: 'when_empty',
   writtenBy: 'member',

@@ -95,6 +95,8 @@ export const space = defineEntity('space', {
     note: longText(2000),
     sort,
     build: added(orNull(spaceBuild)),
+    /** Its foot over the floor, where it hangs; null: as its kind usually does. */
+    footTenthMm: added(orNull(length(0))),
   },
   retire: 'when_empty',
   writtenBy: 'member',

@@ -16,6 +16,8 @@ export interface Bulk {
   grams: number;
   /** False when a part of it is a guess. */
   known: boolean;
+  /** The volume of all of it is known, whatever it weighs. */
+  volumeKnown: boolean;
 }
 
 /** Of one of an item, in a lot's pack size: as written on the item, as folded cloth, or by the pack size. */
@@ -36,7 +38,7 @@ function knownBulk(item: ItemRow, lot: Pick<LotRow, 'packSize'>): { volumeMl: nu
 }
 
 /** A lot's volume and weight. */
-export function bulkOfLot(item: ItemRow, lot: LotRow): Bulk {
+export function bulkOfLot(item: ItemRow, lot: Pick<LotRow, 'packSize' | 'quantityThousandths'>): Bulk {
   const { volumeMl, grams } = knownBulk(item, lot);
   const count = lot.quantityThousandths / 1000;
   const guessed = Math.sqrt(Math.max(0, count));
@@ -44,12 +46,13 @@ export function bulkOfLot(item: ItemRow, lot: LotRow): Bulk {
     volumeMl: volumeMl === null ? UNKNOWN_ML * guessed : volumeMl * count,
     grams: grams === null ? UNKNOWN_GRAMS * guessed : grams * count,
     known: volumeMl !== null && grams !== null,
+    volumeKnown: volumeMl !== null,
   };
 }
 
 /** Everything in a nook and in the bins inside it. */
 export function bulkOfNook(state: HouseholdState, nookId: string): Bulk {
-  const sum: Bulk = { volumeMl: 0, grams: 0, known: true };
+  const sum: Bulk = { volumeMl: 0, grams: 0, known: true, volumeKnown: true };
   const visit = (id: string): void => {
     for (const lot of state.lotsIn(id)) {
       const item = state.get('item', lot.itemId);
@@ -58,6 +61,7 @@ export function bulkOfNook(state: HouseholdState, nookId: string): Bulk {
       sum.volumeMl += bulk.volumeMl;
       sum.grams += bulk.grams;
       sum.known &&= bulk.known;
+      sum.volumeKnown &&= bulk.volumeKnown;
     }
     for (const bin of state.binsIn(id)) visit(bin.id);
   };

@@ -58,7 +58,7 @@ describe('decanting', () => {
   });
 
   it('carries the date over and opens the packet', () => {
-    const [rest, jar] = after([lot], opsForDecanting(lot, rice, 2000, 'jar', [], false, context));
+    const [rest, jar] = after([lot], opsForDecanting([lot], rice, 2000, 'jar', [], false, context));
     expect(jar).toMatchObject({
       thousandths: 2000,
       fields: { nookId: 'jar', expiresOn: '2027-08-31', openedOn: TODAY, decantedOn: TODAY, batch: 'L1' },
@@ -67,7 +67,7 @@ describe('decanting', () => {
   });
 
   it('topped up, the earlier date counts for all of it; nothing is lost', () => {
-    const all = after([lot, old], opsForDecanting(lot, rice, 2000, 'jar', [old], false, context));
+    const all = after([lot, old], opsForDecanting([lot], rice, 2000, 'jar', [old], false, context));
     expect(all.map(({ thousandths }) => thousandths)).toEqual([3000, 2300]);
     expect(all[1]!.fields).toMatchObject({
       nookId: 'jar',
@@ -79,16 +79,28 @@ describe('decanting', () => {
   });
 
   it('emptied and washed before, it starts anew', () => {
-    const all = after([lot, old], opsForDecanting(lot, rice, 2000, 'jar', [old], true, context));
+    const all = after([lot, old], opsForDecanting([lot], rice, 2000, 'jar', [old], true, context));
     expect(all.map(({ thousandths }) => thousandths)).toEqual([3000, 2000]);
     expect(all[1]!.fields).toMatchObject({ expiresOn: '2027-08-31', openedOn: TODAY, decantedOn: TODAY });
   });
 
+  it('poured from two packets the earlier date counts, and only what was not emptied stays', () => {
+    const second = packet({ ...lot, id: 'q', quantityThousandths: 1000, expiresOn: '2027-03-31', batch: 'L2' });
+    const all = after([lot, second], opsForDecanting([second, lot], rice, 3000, 'jar', [], false, context));
+    expect(all).toMatchObject([
+      { thousandths: 3000, fields: { nookId: 'shelf', openedOn: TODAY } },
+      { thousandths: 3000, fields: { nookId: 'jar', expiresOn: '2027-03-31', batch: 'L2 + L1' } },
+    ]);
+    // More than there is: all of it, and nothing is made up.
+    const most = after([lot, second, old], opsForDecanting([second, lot], rice, 99_000, 'jar', [old], false, context));
+    expect(most.map(({ thousandths }) => thousandths)).toEqual([6300]);
+  });
+
   it('leaves alone what is frozen, and other things in the jar', () => {
     const frozen = { ...lot, frozenOn: '2026-11-01' };
-    expect(opsForDecanting(frozen, rice, 1000, 'jar', [], false, context)).toEqual([]);
+    expect(opsForDecanting([frozen], rice, 1000, 'jar', [], false, context)).toEqual([]);
     const salt = { ...old, id: 's', itemId: 'salt' };
-    const all = after([lot, salt], opsForDecanting(lot, rice, 1000, 'jar', [salt], true, context));
+    const all = after([lot, salt], opsForDecanting([lot], rice, 1000, 'jar', [salt], true, context));
     expect(all.map(({ thousandths }) => thousandths)).toEqual([4000, 300, 1000]);
   });
 

@@ -47,14 +47,15 @@ function batchesTogether(a: string | null, b: string | null): string | null {
 }
 
 /**
- * Pours an amount from its packet into a jar, which opens the packet. The dates go with it; topped up, the earlier ones count for
- * all that is in the jar.
+ * Pours an amount from its packets into a jar, one after the other, which opens them. The dates go with it; poured together and
+ * topped up, the earlier ones count for all that is in the jar.
  *
+ * @param packets what is poured from, the first first; what is frozen or thawed is left out
  * @param present what is in the jar
  * @param washed the jar was emptied and washed before: what was in it by the book is gone, and its dates with it
  */
 export function opsForDecanting(
-  lot: LotRow,
+  packets: readonly LotRow[],
   item: Pick<ItemRow, 'unit'>,
   quantityThousandths: number,
   jarId: string,
@@ -62,22 +63,31 @@ export function opsForDecanting(
   washed: boolean,
   context: OpContext,
 ): Op[] {
-  const amount = Math.min(quantityThousandths, lot.quantityThousandths);
-  if (amount <= 0 || !canDecant(lot)) return [];
-  const openedOn = lot.openedOn ?? context.today;
-  const poured: LotFields = { ...lotFieldsOf(lot), nookId: jarId, openedOn, decantedOn: context.today };
-  const inJar = present.filter((one) => one.itemId === lot.itemId && one.id !== lot.id && canDecant(one));
-  const ops: Op[] = [eventOp(context, lot.id, 'moved_out', amount)];
-  // The rest of a packet that is kept by measure is open now as well.
-  if (isMeasure(item.unit) && lot.openedOn === null && amount < lot.quantityThousandths)
-    ops.push({ op: 'change', entity: 'lot', id: lot.id, fields: { openedOn } });
+  const ops: Op[] = [];
+  let sum = 0;
+  let poured: LotFields | null = null;
+  const emptied = new Set(packets.map(({ id }) => id));
+  for (const lot of packets) {
+    const amount = Math.min(quantityThousandths - sum, lot.quantityThousandths);
+    if (amount <= 0 || !canDecant(lot)) continue;
+    sum += amount;
+    const openedOn = lot.openedOn ?? context.today;
+    const part: LotFields = { ...lotFieldsOf(lot), nookId: jarId, openedOn, decantedOn: context.today };
+    poured = poured === null ? part : pouredTogether(poured, part);
+    ops.push(eventOp(context, lot.id, 'moved_out', amount));
+    // The rest of a packet that is kept by measure is open now as well.
+    if (isMeasure(item.unit) && lot.openedOn === null && amount < lot.quantityThousandths)
+      ops.push({ op: 'change', entity: 'lot', id: lot.id, fields: { openedOn } });
+  }
+  if (poured === null) return [];
+  const { itemId } = poured;
+  const inJar = present.filter((one) => one.itemId === itemId && !emptied.has(one.id) && canDecant(one));
   if (washed) {
     for (const one of inJar) ops.push(...opsForCounting(one, 0, context));
-    return [...ops, ...opsForPuttingIn(poured, amount, [], context, 'moved_in')];
+    return [...ops, ...opsForPuttingIn(poured, sum, [], context, 'moved_in')];
   }
-  const mixed = inJar.reduce((sum, one) => pouredTogether(lotFieldsOf(one), sum), poured);
+  const mixed = inJar.reduce((all, one) => pouredTogether(lotFieldsOf(one), all), poured);
   const stays = inJar.find((one) => sameLot(one, mixed)) ?? null;
-  let sum = amount;
   for (const one of inJar) {
     if (one === stays) continue;
     ops.push(eventOp(context, one.id, 'moved_out', one.quantityThousandths));

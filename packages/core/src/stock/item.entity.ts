@@ -90,8 +90,14 @@ const front = record({
   fullThousandths: quantity(1),
   /** It is filled from the packet into a jar, can or bottle. */
   decanted: added(orNull(yesNo)),
+  /** The weekday of its refill round, 0 for Sunday; null: it is refilled when it runs low. */
+  refillOn: added(orNull(whole(0, 6))),
 });
 export type Front = Holds<typeof front>;
+
+/** What food is used for. */
+export const MEALS = ['breakfast', 'main', 'snack', 'baking', 'drink'] as const;
+export type Meal = (typeof MEALS)[number];
 
 /** Things that belong together. */
 const set = record({
@@ -120,6 +126,8 @@ export const item = defineEntity('item', {
     packs: added(orNull(listOf(pack, 20))),
     front: added(orNull(front)),
     set: added(orNull(set)),
+    /** What it is used for; null: as things of its kind are. */
+    meals: added(orNull(listOf(oneOf(...MEALS), MEALS.length))),
     /** Trade numbers as printed below bar codes (GTIN), of 8 to 14 figures. */
     codes: added(orNull(listOf(text(8, 14), 20))),
     /** How long it keeps from the day it is made or bought, in days; null: as the dates on it say. */

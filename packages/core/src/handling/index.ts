@@ -1,0 +1,43 @@
+export { footOf, handlingHome } from './handlingHome';
+export {
+  type Climate,
+  type HandlingHome,
+  type HandlingShelf,
+  type HandlingUnit,
+  PACES_UNKNOWN,
+  PACES_WITHIN,
+  pacesBetween,
+  type Stray,
+  wayKey,
+} from './handlingTypes';
+export { takingsOf } from './takings';
+export { isChemical, isGuarded, type Purpose, purposeOf } from './kindOf';
+export { Placement, priceByTerm, priceOf, strayMinutes, sumOf, UNIT_TERMS, type UnitPrice } from './Placement';
+export { placementBound } from './placementBound';
+export {
+  bandAt,
+  footOfBand,
+  liftMinutes,
+  REACH_BANDS,
+  type ReachBand,
+  type Reacher,
+  reacherOf,
+  reachSeconds,
+} from './reach';
+export { layRow, type Row, type RowBody, type RowShelf, type RowSpot } from './shelfRow';
+export { HANDLING, OFTEN } from './weights';
+export { type Carry, findMoves, type MovesAnswer, MoveSearch, type ProposedMove } from './moves';
+export {
+  errandsOf,
+  factsOf,
+  isOpen,
+  leaveOf,
+  opsForAccepting,
+  opsForErrand,
+  opsForLeaving,
+  opsForPuttingBack,
+  savedBy,
+  type Step,
+  stepsOf,
+  whereIs,
+} from './errands';

@@ -1,0 +1,85 @@
+/** How far somebody reaches, and what a height costs them. */
+import type { PersonRow } from '../household';
+import { HANDLING } from './weights';
+
+/** A person as handling computes with them. Millimetres. */
+export interface Reacher {
+  personId: string;
+  name: string;
+  reachMm: number;
+  steps: boolean;
+  /** The reach is a default, not written down. */
+  guessed: boolean;
+}
+
+/** From the highest to the lowest. */
+export const REACH_BANDS = ['step', 'stretch', 'easy', 'bend', 'floor'] as const;
+export type ReachBand = (typeof REACH_BANDS)[number];
+
+/** Shares of the reach at which the bands begin; own defaults. */
+const STRETCH = 0.7;
+const EASY = 0.44;
+const BEND = 0.2;
+/** Own defaults for who was not measured. */
+const ADULT_MM = 1900;
+const CHILD_MM = 600;
+const CHILD_MM_A_YEAR = 100;
+const UNKNOWN_CHILD_YEARS = 6;
+
+/**
+ * Who reaches how far. A reach nobody wrote down: 1.9 m, of children 60 cm and 10 cm for each year. Grown people take a step unless it is
+ * said that they do not; children do not unless it is said that they do.
+ */
+export function reacherOf({ id, name, role, ageYears, reachTenthMm, takesSteps }: PersonRow): Reacher {
+  const child = CHILD_MM + CHILD_MM_A_YEAR * Math.min(16, ageYears ?? UNKNOWN_CHILD_YEARS);
+  return {
+    personId: id,
+    name,
+    reachMm: reachTenthMm === null ? (role === 'child' ? Math.min(child, ADULT_MM) : ADULT_MM) : reachTenthMm / 10,
+    steps: takesSteps ?? role !== 'child',
+    guessed: reachTenthMm === null,
+  };
+}
+
+/**
+ * In which band a height lies for a reach, both in mm.
+ * @example bandAt(2050, 902) //=> 'easy'
+ * @example bandAt(2050, 901) //=> 'bend'
+ */
+export function bandAt(reachMm: number, gripMm: number): ReachBand {
+  if (gripMm > reachMm) return 'step';
+  if (gripMm > STRETCH * reachMm) return 'stretch';
+  if (gripMm >= EASY * reachMm) return 'easy';
+  return gripMm >= BEND * reachMm ? 'bend' : 'floor';
+}
+
+/** Where a band begins, mm over the floor. */
+export const footOfBand = (reachMm: number, band: ReachBand): number =>
+  ({ step: 1, stretch: STRETCH, easy: EASY, bend: BEND, floor: 0 })[band] * reachMm;
+
+/**
+ * Seconds that a height costs somebody each time.
+ * @example reachSeconds({ reachMm: 1700, steps: false }, 1701) //=> 30
+ */
+export function reachSeconds({ reachMm, steps }: Pick<Reacher, 'reachMm' | 'steps'>, gripMm: number): number {
+  switch (bandAt(reachMm, gripMm)) {
+    case 'step':
+      return steps ? HANDLING.stepSeconds : HANDLING.askSeconds;
+    case 'stretch':
+      return HANDLING.stretchSeconds;
+    case 'easy':
+      return 0;
+    case 'bend':
+      return HANDLING.bendSeconds;
+    case 'floor':
+      return HANDLING.floorSeconds;
+  }
+}
+
+/**
+ * What a weight costs at a height, minutes a month.
+ * @example liftMinutes(4, 1900) //=> 0.076
+ */
+export const liftMinutes = (kg: number, gripMm: number): number =>
+  HANDLING.liftMinutes * kg * (gripMm / 1000) +
+  HANDLING.heavyMinutes * Math.max(0, kg - HANDLING.heavyFromKg) * Math.max(0, gripMm / 1000 - HANDLING.heavyFromM);
