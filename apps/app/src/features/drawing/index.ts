@@ -1,4 +1,4 @@
 export { ChestPlan } from './ChestPlan';
 export { drawingScale, drawnWidth, OpenDoorView } from './OpenDoorView';
 export { emptySummary, previewOf } from './previewOf';
-export { type Front, useFront, wholeSummary } from './useFront';
+export { type Front, useFront, useFronts, wholeSummary } from './useFront';

@@ -63,6 +63,14 @@ export function useFront(spaceId: string | null): Front | null {
   return front;
 }
 
+/** Several spaces, in the order asked for; those that are gone are left out. */
+export function useFronts(spaceIds: readonly string[]): readonly Front[] {
+  return useHousehold(({ state, version }) => ({
+    fronts: spaceIds.flatMap((id) => frontOf(state, id) ?? []),
+    version,
+  })).fronts;
+}
+
 /** Everything in the space: on it, on its shelves and in their bins. */
 export function wholeSummary({ space, view, summaryOf }: Front): NookSummary {
   const parts = [

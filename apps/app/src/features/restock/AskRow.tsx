@@ -58,7 +58,7 @@ export function AskRow({ entry, item }: { entry: RestockEntry; item: ItemRow }) 
           <Field
             label={`How many ${item.name} are left`}
             hideLabel
-            width={84}
+            width={112}
             inputMode="decimal"
             {...figure.input}
             placeholder="how many"

@@ -13,9 +13,12 @@ import { NookPlate } from '@/shared/NookPlate';
 import { wayTo } from '@/shared/placeWords';
 import { useHome } from '@/shared/useHome';
 import { useRunCommand } from '@/shared/useRunCommand';
+import { weekdayName } from './words';
 
 const LEAST = quantityField();
 const FULL = quantityField(1);
+/** From Monday on. */
+const WEEK = [1, 2, 3, 4, 5, 6, 0] as const;
 
 /** Where a thing is taken from day by day, and how many it holds there; what is elsewhere is its reserve. */
 export function FrontDialog({ item, onClose }: { item: ItemRow; onClose: () => void }) {
@@ -26,6 +29,7 @@ export function FrontDialog({ item, onClose }: { item: ItemRow; onClose: () => v
   const least = useFigure(LEAST, unit, item.front?.leastThousandths ?? 1000);
   const full = useFigure(FULL, unit, item.front?.fullThousandths ?? null);
   const [decanted, setDecanted] = useState(item.front?.decanted ?? false);
+  const [refillOn, setRefillOn] = useState(item.front?.refillOn ?? null);
   const way = useHousehold(({ state }) =>
     nookId === null ? '' : (wayTo(state, nookId)?.steps.slice(1).join(' › ') ?? ''),
   );
@@ -70,6 +74,16 @@ export function FrontDialog({ item, onClose }: { item: ItemRow; onClose: () => v
         value={decanted ? 'poured' : 'whole'}
         onChange={(how) => setDecanted(how === 'poured')}
       />
+      <Choices
+        label="The day of its refill round"
+        wrap
+        choices={[
+          { value: 'none', label: 'when it runs low' },
+          ...WEEK.map((at) => ({ value: String(at), label: weekdayName(at) })),
+        ]}
+        value={refillOn === null ? 'none' : String(refillOn)}
+        onChange={(day) => setRefillOn(day === 'none' ? null : Number(day))}
+      />
       {full.value !== null && least.value !== null && full.value <= least.value ? (
         <Small role="alert">It is filled up to more than what is left then.</Small>
       ) : null}
@@ -82,7 +96,7 @@ export function FrontDialog({ item, onClose }: { item: ItemRow; onClose: () => v
           onPress={() =>
             ready &&
             change(
-              { nookId, leastThousandths: least.value!, fullThousandths: full.value!, decanted },
+              { nookId, leastThousandths: least.value!, fullThousandths: full.value!, decanted, refillOn },
               `Saved: where ${item.name} is kept.`,
             )
           }

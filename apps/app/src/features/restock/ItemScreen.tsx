@@ -1,8 +1,10 @@
 import {
   addDays,
+  amountIn,
   daysBetween,
   effectiveDue,
   isMeasure,
+  mealsOf,
   oldestFirst,
   opsForTaking,
   packFor,
@@ -36,6 +38,7 @@ import { Before } from './Before';
 import { BuyingDialog } from './BuyingDialog';
 import { FrontDialog } from './FrontDialog';
 import { itemView, type ItemView } from './itemView';
+import { MealsDialog } from './MealsDialog';
 import { SetDialog } from './SetDialog';
 import { useOutlook } from './useOutlook';
 import {
@@ -46,9 +49,11 @@ import {
   lastsWords,
   likelyWords,
   lossWords,
+  mealsWords,
   paceWords,
   setDetail,
   setWords,
+  toRefillWords,
   tripAdvice,
   WAY_WORDS,
 } from './words';
@@ -74,7 +79,7 @@ function ItemPage({ view }: { view: ItemView }) {
   const { gtMd } = useMedia();
   const content = useContentWidth();
   const [open, setOpen] = useState<string | null>(null);
-  const [editing, setEditing] = useState<'about' | 'buying' | 'front' | 'set' | null>(null);
+  const [editing, setEditing] = useState<'about' | 'buying' | 'front' | 'set' | 'meals' | null>(null);
   const { item, lots, entry } = view;
   const { unit } = item;
   const sum = lots.reduce((total, lot) => total + lot.quantityThousandths, 0);
@@ -112,7 +117,7 @@ function ItemPage({ view }: { view: ItemView }) {
         {paceWords(entry, item)}
         <Strong>{entry.out ? lastsWords(entry.out, view.plan.today) : ''}</Strong>
       </Text>
-      <Small>{[tripAdvice(view), knownWords(entry)].filter((part) => part !== '').join(' ')}</Small>
+      <Small>{knownWords(entry) === '' ? tripAdvice(view) : `${tripAdvice(view)} (${knownWords(entry)})`}</Small>
       {likelyWords(entry, item) === '' ? null : <Small>{likelyWords(entry, item)}</Small>}
       {view.lost.length > 0 ? <Small color="$soon">{lossWords(view.lost, item, currency)}</Small> : null}
     </YStack>
@@ -176,6 +181,7 @@ function ItemPage({ view }: { view: ItemView }) {
       <LotDialog lotId={open} onClose={() => setOpen(null)} />
       <ItemDialog itemId={editing === 'about' ? item.id : null} onClose={() => setEditing(null)} />
       {editing === 'front' ? <FrontDialog item={item} onClose={() => setEditing(null)} /> : null}
+      {editing === 'meals' ? <MealsDialog item={item} onClose={() => setEditing(null)} /> : null}
       {editing === 'set' ? <SetDialog item={item} onClose={() => setEditing(null)} /> : null}
       {editing === 'buying' ? <BuyingDialog item={item} onClose={() => setEditing(null)} /> : null}
     </Screen>
@@ -238,17 +244,19 @@ function Chart({ view, width }: { view: ItemView; width: number }) {
 }
 
 /** When it is bought, how much, and where it is kept: each can be changed. */
-function Rules({ view, onEdit }: { view: ItemView; onEdit: (what: 'buying' | 'front' | 'set') => void }) {
+function Rules({ view, onEdit }: { view: ItemView; onEdit: (what: 'buying' | 'front' | 'set' | 'meals') => void }) {
   const { item, entry } = view;
   const { currency } = useHome();
   const how = item.restock?.how ?? null;
   const mark = item.lowAtThousandths;
   const pack = packFor({ packs: item.packs ?? [], usualPackThousandths: null }, view.plan.shopId);
   const { front } = item;
+  const there = useHousehold(({ state }) => (front ? amountIn(state, item.id, front.nookId) : 0));
   const keeps = useHousehold(({ state }) =>
     front ? (wayTo(state, front.nookId)?.steps.slice(1).join(' › ') ?? '') : '',
   );
   const set = useHousehold(({ state, version }) => ({ count: setCount(state, item), version })).count;
+  const meals = mealsOf(item);
   const fills = useHousehold(({ state }) => fillsWords(state, item));
   const rows = [
     {
@@ -279,13 +287,21 @@ function Rules({ view, onEdit }: { view: ItemView; onEdit: (what: 'buying' | 'fr
       title: 'Keep',
       edit: 'front' as const,
       words: front ? keepWords(front, item) : 'in one place, no reserve',
-      detail: [keeps, fills].filter((part) => part !== '').join('; '),
+      detail: [keeps, fills, entry.toRefillDay ? toRefillWords(entry.toRefillDay, there, item, view.plan.today) : '']
+        .filter((part) => part !== '')
+        .join('; '),
     },
     {
       title: 'Set',
       edit: 'set' as const,
       words: set ? setWords(set) : 'in no set',
       detail: set ? setDetail(set) : '',
+    },
+    {
+      title: 'For',
+      edit: 'meals' as const,
+      words: mealsWords(meals.meals),
+      detail: meals.guessed && meals.meals.length > 0 ? 'a guess from its name and kind' : '',
     },
   ];
   return (

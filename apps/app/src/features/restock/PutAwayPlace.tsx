@@ -17,17 +17,23 @@ export function PutAwayPlace({
   nookId,
   reason,
   amount,
+  one,
   item,
   lots,
   width,
+  high,
   onChoose,
 }: {
   nookId: string;
   reason: PlaceReason | null;
   amount: string;
+  /** It is a single one. */
+  one: boolean;
   item: ItemRow | null;
   lots: readonly LotRow[];
   width: number;
+  /** As high as the drawing may be. */
+  high: number;
   onChoose: () => void;
 }) {
   const day = today();
@@ -44,7 +50,7 @@ export function PutAwayPlace({
           <OpenDoorView
             view={front.view}
             width={drawing}
-            maxHeight={210}
+            maxHeight={high}
             hereId={path?.bins[0]?.id ?? path?.shelf?.id ?? null}
             names={false}
             summaryOf={front.summaryOf}
@@ -52,7 +58,7 @@ export function PutAwayPlace({
         ) : null}
         <YStack flex={1} minWidth={0} gap={6} alignItems="flex-start">
           {path ? <Plate code={path.code} large /> : null}
-          <Strong>{amount} go here</Strong>
+          <Strong>{`${amount} ${one ? 'goes' : 'go'} here`}</Strong>
           <Small>{path?.steps.slice(1).join(' › ')}</Small>
           {reason ? <Small>{placeReasonWords(reason)}</Small> : null}
           {here.length > 0 ? (

@@ -15,12 +15,15 @@ import {
 } from '@ours/core';
 import { useRouter } from 'expo-router';
 import { useState } from 'react';
-import { XStack, YStack } from 'tamagui';
+import { useMedia, XStack, YStack } from 'tamagui';
 import { Choices } from '@/kit/form/Choices';
 import { DayField } from '@/kit/form/DayField';
 import { EmptyState } from '@/kit/layout/EmptyState';
 import { Footer } from '@/kit/layout/Footer';
 import { Card } from '@/kit/layout/Card';
+import { ListHeading, ListRow } from '@/kit/layout/ListRow';
+import { PANE_GAP, TwoPane } from '@/kit/layout/TwoPane';
+import { counted } from '@/kit/text/counted';
 import { useContentWidth } from '@/kit/layout/useContentWidth';
 import { Button } from '@/kit/press/Button';
 import { Dialog } from '@/kit/layout/Dialog';
@@ -40,6 +43,11 @@ import { PutAwayPlace } from './PutAwayPlace';
 import { RestockFrame } from './RestockFrame';
 import { costWords, ofWords } from './words';
 
+/** The date keys and what comes after, beside the place, on a wide screen. */
+const SIDE_WIDTH = 460;
+/** As many of those are shown. */
+const MOST_WAITING = 6;
+
 /** What is put away now, and what comes after it. */
 function bought(state: HouseholdState): { open: ShoppingThing[]; done: number } {
   const lines = state.all('purchase').filter((line) => line.state === 'basket' || line.state === 'put_away');
@@ -56,10 +64,9 @@ export function PutAwayScreen() {
   const router = useRouter();
   const [skipped, setSkipped] = useState<readonly string[]>([]);
   const { open, done } = useHousehold(({ state, version }) => ({ ...bought(state), version }));
-  const order = [
-    ...open.filter(({ key }) => !skipped.includes(key)),
-    ...open.filter(({ key }) => skipped.includes(key)),
-  ];
+  const [picked, setPicked] = useState<string | null>(null);
+  const rank = ({ key }: ShoppingThing): number => (key === picked ? -1 : skipped.indexOf(key) + 1);
+  const order = [...open].sort((a, b) => rank(a) - rank(b));
   const [first, second] = order;
   if (!first)
     return (
@@ -77,7 +84,12 @@ export function PutAwayScreen() {
       thing={first}
       sub={ofWords(done, done + open.length)}
       next={second?.name ?? null}
-      onSkip={() => setSkipped((now) => [...now.filter((key) => key !== first.key), first.key])}
+      waiting={order.slice(1)}
+      onPick={setPicked}
+      onSkip={() => {
+        setPicked(null);
+        setSkipped((now) => [...now.filter((key) => key !== first.key), first.key]);
+      }}
     />
   );
 }
@@ -86,17 +98,24 @@ function OneThing({
   thing,
   sub,
   next,
+  waiting,
+  onPick,
   onSkip,
 }: {
   thing: ShoppingThing;
   sub: string;
   next: string | null;
+  /** What comes after it. */
+  waiting: readonly ShoppingThing[];
+  /** Does another one first. */
+  onPick: (key: string) => void;
   onSkip: () => void;
 }) {
   const runCommand = useRunCommand();
   const { me } = useHouseholdContext();
   const { currency } = useHome();
   const width = useContentWidth();
+  const { gtMd } = useMedia();
   const day = today();
   const { item, lots, every, proposed, order } = useHousehold(({ state, version }) => {
     const found = thing.itemId === null ? null : (state.get('item', thing.itemId) ?? null);
@@ -179,100 +198,142 @@ function OneThing({
       <Button label="Skip" onPress={onSkip} />
     </Footer>
   );
+  const heading = (
+    <YStack>
+      <Heading fontSize={20} lineHeight={26}>
+        {thing.name}, {amountWords(amount, unit)}
+      </Heading>
+      <Small fontSize={15}>
+        {[
+          thing.line.instead === '' ? '' : `instead: ${thing.line.instead}`,
+          size && unit !== size.unit ? `${sizeWords(size)} each` : '',
+          paid,
+        ]
+          .filter((part) => part !== '')
+          .join(' · ')}
+      </Small>
+    </YStack>
+  );
+  const place = (
+    <>
+      {nookId === null ? (
+        <Card padding={14} gap={8}>
+          <Strong>It has no place yet, and nothing of its kind says one.</Strong>
+          <Button kind="primary" label="Choose its place" onPress={() => setChoosing(true)} />
+        </Card>
+      ) : (
+        <PutAwayPlace
+          nookId={nookId}
+          reason={chosen === null ? (proposed?.reason ?? null) : null}
+          amount={amountWords(parts[0]?.amountThousandths ?? amount, unit)}
+          one={(parts[0]?.amountThousandths ?? amount) === 1000}
+          item={item}
+          lots={lots}
+          width={gtMd ? width - SIDE_WIDTH - PANE_GAP - 32 : width - 32}
+          high={gtMd ? 420 : 210}
+          onChoose={() => setChoosing(true)}
+        />
+      )}
+      {parts
+        .filter(({ reserve }) => reserve)
+        .map((part) => (
+          <XStack key={part.nookId} gap={10} alignItems="center">
+            <YStack flex={1}>
+              <Strong>{amountWords(part.amountThousandths, unit)} do not fit: to the reserve</Strong>
+              <ReserveWay nookId={part.nookId} />
+            </YStack>
+            <NookPlate nookId={part.nookId} />
+            <Button label="All here" onPress={() => setAllHere(true)} />
+          </XStack>
+        ))}
+    </>
+  );
+  const dates = (
+    <YStack gap={8}>
+      {inFreezer ? (
+        <Choices
+          label="It goes into a freezer"
+          choices={[
+            { value: 'sold', label: 'sold frozen' },
+            { value: 'today', label: 'fresh, frozen today' },
+          ]}
+          value={frozen}
+          onChange={setFrozen}
+        />
+      ) : null}
+      <Choices
+        label="The date on it says"
+        choices={[
+          { value: 'best_before', label: 'best before' },
+          { value: 'use_by', label: 'use by' },
+        ]}
+        value={kind}
+        onChange={setKind}
+      />
+      <DateKeys
+        keys={keys}
+        day={day}
+        selected={key}
+        onPick={(picked) => {
+          setKey(picked);
+          setTyped(null);
+          setEmptied((times) => times + 1);
+        }}
+      />
+      <DayField
+        key={emptied}
+        label="or as it is printed"
+        habits={{ order, today: day, facing: kind === 'use_by' ? 'ahead_safety' : 'ahead' }}
+        onChange={(on) => {
+          setTyped(on);
+          if (on !== null) setKey(null);
+        }}
+      />
+      <PutAwayCode
+        item={item}
+        name={thing.name}
+        onRead={(goods) => {
+          setCode(goods);
+          if (goods?.useBy || goods?.bestBefore) setKey(null);
+        }}
+      />
+    </YStack>
+  );
+  const after =
+    waiting.length === 0 ? null : (
+      <YStack>
+        <ListHeading title="After it" remark={counted(waiting.length, { one: '# more', other: '# more' })} />
+        {waiting.slice(0, MOST_WAITING).map(({ key: id, name }) => (
+          <ListRow key={id} title={name} onPress={() => onPick(id)} />
+        ))}
+      </YStack>
+    );
   return (
     <RestockFrame title="Put away" sub={sub} footer={footer}>
       <YStack padding={16} gap={14}>
-        <YStack>
-          <Heading fontSize={20} lineHeight={26}>
-            {thing.name}, {amountWords(amount, unit)}
-          </Heading>
-          <Small fontSize={15}>
-            {[
-              thing.line.instead === '' ? '' : `instead: ${thing.line.instead}`,
-              size && unit !== size.unit ? `${sizeWords(size)} each` : '',
-              paid,
-            ]
-              .filter((part) => part !== '')
-              .join(' · ')}
-          </Small>
-        </YStack>
-        {nookId === null ? (
-          <Card padding={14} gap={8}>
-            <Strong>It has no place yet, and nothing of its kind says one.</Strong>
-            <Button kind="primary" label="Choose its place" onPress={() => setChoosing(true)} />
-          </Card>
-        ) : (
-          <PutAwayPlace
-            nookId={nookId}
-            reason={chosen === null ? (proposed?.reason ?? null) : null}
-            amount={amountWords(parts[0]?.amountThousandths ?? amount, unit)}
-            item={item}
-            lots={lots}
-            width={Math.min(width, 700) - 32}
-            onChoose={() => setChoosing(true)}
-          />
-        )}
-        {parts
-          .filter(({ reserve }) => reserve)
-          .map((part) => (
-            <XStack key={part.nookId} gap={10} alignItems="center">
-              <YStack flex={1}>
-                <Strong>{amountWords(part.amountThousandths, unit)} do not fit: to the reserve</Strong>
-                <ReserveWay nookId={part.nookId} />
-              </YStack>
-              <NookPlate nookId={part.nookId} />
-              <Button label="All here" onPress={() => setAllHere(true)} />
-            </XStack>
-          ))}
-        <YStack gap={8}>
-          {inFreezer ? (
-            <Choices
-              label="It goes into a freezer"
-              choices={[
-                { value: 'sold', label: 'sold frozen' },
-                { value: 'today', label: 'fresh, frozen today' },
-              ]}
-              value={frozen}
-              onChange={setFrozen}
-            />
-          ) : null}
-          <Choices
-            label="The date on it says"
-            choices={[
-              { value: 'best_before', label: 'best before' },
-              { value: 'use_by', label: 'use by' },
-            ]}
-            value={kind}
-            onChange={setKind}
-          />
-          <DateKeys
-            keys={keys}
-            day={day}
-            selected={key}
-            onPick={(picked) => {
-              setKey(picked);
-              setTyped(null);
-              setEmptied((times) => times + 1);
-            }}
-          />
-          <DayField
-            key={emptied}
-            label="or as it is printed"
-            habits={{ order, today: day, facing: kind === 'use_by' ? 'ahead_safety' : 'ahead' }}
-            onChange={(on) => {
-              setTyped(on);
-              if (on !== null) setKey(null);
-            }}
-          />
-          <PutAwayCode
-            item={item}
-            name={thing.name}
-            onRead={(goods) => {
-              setCode(goods);
-              if (goods?.useBy || goods?.bestBefore) setKey(null);
-            }}
-          />
-        </YStack>
+        <TwoPane
+          gap={14}
+          left={
+            <>
+              {heading}
+              {place}
+            </>
+          }
+          rightWidth={SIDE_WIDTH}
+          right={
+            <>
+              {dates}
+              {after}
+            </>
+          }
+          narrow={
+            <>
+              {heading}
+              {place}
+              {dates}
+            </>
+          }
+        />
         {choosing ? (
           <Dialog title={`Where does ${thing.name} go?`} open onClose={() => setChoosing(false)}>
             <NookPicker

@@ -1,24 +1,34 @@
-import { opsForRefill, refillsOf, type Refill } from '@ours/core';
-import { useState } from 'react';
+import { opsForRefill, refillsOf, type Refill, type RestockEntry } from '@ours/core';
+import { useMemo, useState } from 'react';
 import { XStack, YStack } from 'tamagui';
 import { EmptyState } from '@/kit/layout/EmptyState';
 import { ListHeading } from '@/kit/layout/ListRow';
 import { CheckSquare } from '@/kit/press/CheckSquare';
 import { counted } from '@/kit/text/counted';
-import { Small, Strong } from '@/kit/text/Text';
+import { Small } from '@/kit/text/Text';
 import { useHousehold, useHouseholdContext } from '@/shared/HouseholdProvider';
-import { NookPlate } from '@/shared/NookPlate';
-import { opContext } from '@/shared/opContext';
+import { CarryRow } from '@/shared/CarryRow';
+import { opContext, today } from '@/shared/opContext';
 import { wayTo } from '@/shared/placeWords';
 import { useRunCommand } from '@/shared/useRunCommand';
 import { amountWords } from '@/features/stock/words';
 import { RestockFrame } from './RestockFrame';
-import { refillWords } from './words';
+import { useOutlook } from './useOutlook';
+import { refillWords, toRefillWords } from './words';
 
 /** What to carry from the reserve to where it is used, in walking order; one tap books it. */
 export function RefillScreen() {
   const [carried, setCarried] = useState<readonly Refill[]>([]);
-  const { refills } = useHousehold(({ state, version }) => ({ refills: refillsOf(state), version }));
+  const { outlook } = useOutlook();
+  const day = today();
+  const entries = useMemo(() => new Map(outlook?.answer.entries.map((entry) => [entry.itemId, entry])), [outlook]);
+  const { refills } = useHousehold(({ state, version }) => ({
+    refills: refillsOf(state, {
+      today: day,
+      toLast: (itemId) => entries.get(itemId)?.toRefillDay?.thousandths ?? null,
+    }),
+    version,
+  }));
   // What is to be carried again, because it was taken back, is not done.
   const open = new Set(refills.map(({ item }) => item.id));
   const done = carried.filter(({ item }) => !open.has(item.id));
@@ -45,6 +55,7 @@ export function RefillScreen() {
               key={refill.item.id}
               refill={refill}
               done={!open.has(refill.item.id)}
+              lasts={entries.get(refill.item.id)?.toRefillDay ?? null}
               onCarry={() => setCarried((now) => [...now.filter(({ item }) => item.id !== refill.item.id), refill])}
             />
           ))}
@@ -54,7 +65,17 @@ export function RefillScreen() {
   );
 }
 
-function RefillRow({ refill, done, onCarry }: { refill: Refill; done: boolean; onCarry: () => void }) {
+function RefillRow({
+  refill,
+  done,
+  lasts,
+  onCarry,
+}: {
+  refill: Refill;
+  done: boolean;
+  lasts: RestockEntry['toRefillDay'];
+  onCarry: () => void;
+}) {
   const runCommand = useRunCommand();
   const { store } = useHouseholdContext();
   const { item, fromNookId, toNookId, amountThousandths } = refill;
@@ -68,45 +89,29 @@ function RefillRow({ refill, done, onCarry }: { refill: Refill; done: boolean; o
     void runCommand('stock_refilled', ops, `${poured ? 'Filled' : 'Carried'}: ${amount} ${item.name}.`);
   };
   return (
-    <XStack
-      paddingHorizontal={16}
-      paddingVertical={8}
-      minHeight={68}
-      gap={12}
-      alignItems="center"
-      backgroundColor="$background"
-      borderBottomWidth={1}
-      borderColor="$borderColor"
+    <CarryRow
+      title={`${amount} ${item.name}`}
+      from={fromNookId}
+      to={toNookId}
+      beside={refillWords(refill)}
+      state={done ? 'ticked' : 'open'}
+      onCarry={carry}
     >
-      <CheckSquare
-        label={`${amount} ${item.name} carried`}
-        state={done ? 'ticked' : 'open'}
-        disabled={done}
-        onPress={carry}
-      />
-      <YStack flex={1} minWidth={0} gap={3}>
-        <Strong color={done ? '$second' : '$color'}>
-          {amount} {item.name}
-        </Strong>
-        <XStack gap={6} alignItems="center" flexWrap="wrap">
-          <NookPlate nookId={fromNookId} />
-          <Small aria-label="to">→</Small>
-          <NookPlate nookId={toNookId} />
-          <Small>{refillWords(refill)}</Small>
+      {lasts && !done ? (
+        <Small>{toRefillWords(lasts, refill.thereThousandths + amountThousandths, item, today())}</Small>
+      ) : null}
+      {poured && !done && refill.thereThousandths > 0 ? (
+        <XStack gap={8} alignItems="center">
+          <CheckSquare
+            label={`The jar of ${item.name} is emptied and washed`}
+            state={washed ? 'ticked' : 'open'}
+            onPress={() => setWashed((now) => !now)}
+          />
+          <Small flex={1}>
+            {washed ? 'emptied and washed: its date starts anew' : 'topped up: the earlier date counts'}
+          </Small>
         </XStack>
-        {poured && !done && refill.thereThousandths > 0 ? (
-          <XStack gap={8} alignItems="center">
-            <CheckSquare
-              label={`The jar of ${item.name} is emptied and washed`}
-              state={washed ? 'ticked' : 'open'}
-              onPress={() => setWashed((now) => !now)}
-            />
-            <Small flex={1}>
-              {washed ? 'emptied and washed: its date starts anew' : 'topped up: the earlier date counts'}
-            </Small>
-          </XStack>
-        ) : null}
-      </YStack>
-    </XStack>
+      ) : null}
+    </CarryRow>
   );
 }

@@ -34,6 +34,42 @@ export function barOf(entry: RestockEntry | null, { today, nextDay }: RulerPlan)
   return { sure: out.early, may: out.late, tone: now ? 'now' : 'later' };
 }
 
+export interface LineDeedsOf {
+  onPacks: (line: ListLine, packs: number) => void;
+  onItem: (line: ListLine) => void;
+  onOffer: (line: ListLine) => void;
+}
+
+/** What can be changed of a line: how many, not this week, what an offer is worth. */
+export function LineDeeds({ line, onPacks, onItem, onOffer }: { line: ListLine } & LineDeedsOf) {
+  const { item, name, packs, entry } = line;
+  const most = entry?.mostPacks ?? null;
+  return (
+    <YStack gap={8}>
+      {most === null || most >= packs ? null : <Small>At most {most} are used while they are good.</Small>}
+      <XStack gap={8} alignItems="center" flexWrap="wrap">
+        <Stepper
+          label={`How many ${name}`}
+          value={packs}
+          less={`One less ${name}`}
+          more={`One more ${name}`}
+          canLess={packs > 1}
+          onLess={() => onPacks(line, packs - 1)}
+          onMore={() => onPacks(line, packs + 1)}
+        />
+        <Button label="Not this week" onPress={() => onPacks(line, 0)} />
+        {item && entry ? <Button label="On offer" onPress={() => onOffer(line)} /> : null}
+        {item ? <Button label="About it" onPress={() => onItem(line)} /> : null}
+      </XStack>
+    </YStack>
+  );
+}
+
+/** The row of which the deeds stand beside the list. */
+export const ChosenMark = () => (
+  <YStack position="absolute" left={0} top={0} bottom={0} width={6} backgroundColor="$green" aria-hidden />
+);
+
 /** One thing to buy, standing on its bar as a bin stands on a shelf. */
 export const RestockRow = memo(function RestockRow({
   line,
@@ -44,6 +80,8 @@ export const RestockRow = memo(function RestockRow({
   onOpen,
   onPacks,
   onItem,
+  onOffer,
+  aside = false,
 }: {
   line: ListLine;
   why: string;
@@ -51,15 +89,14 @@ export const RestockRow = memo(function RestockRow({
   currency: string;
   /** Shows what can be changed. */
   open: boolean;
+  /** What can be changed is shown beside the list. */
+  aside?: boolean;
   onOpen: (key: string) => void;
-  onPacks: (line: ListLine, packs: number) => void;
-  onItem: (line: ListLine) => void;
-}) {
+} & LineDeedsOf) {
   const { item, name, packs, packThousandths, size, priceMinor, entry } = line;
   const pack = item ? packWords(packThousandths, item, size) : '';
-  const most = entry?.mostPacks ?? null;
   return (
-    <YStack backgroundColor="$background" borderBottomWidth={1} borderColor="$borderColor">
+    <YStack backgroundColor="$background" borderBottomWidth={1} borderColor="$borderColor" position="relative">
       <RunwayRow
         ruler={plan.ruler}
         ticks={plan.ticks}
@@ -95,25 +132,10 @@ export const RestockRow = memo(function RestockRow({
           </Mono>
         </XStack>
       </RunwayRow>
-      {open ? (
-        <YStack paddingHorizontal={16} paddingBottom={12} gap={8}>
-          {most === null || most >= packs ? null : <Small>At most {most} are used while they are good.</Small>}
-          {most !== null && most > packs && item ? (
-            <Small>On offer at most {most}: more would likely be past their date before they are used.</Small>
-          ) : null}
-          <XStack gap={8} alignItems="center" flexWrap="wrap">
-            <Stepper
-              label={`How many ${name}`}
-              value={packs}
-              less={`One less ${name}`}
-              more={`One more ${name}`}
-              canLess={packs > 1}
-              onLess={() => onPacks(line, packs - 1)}
-              onMore={() => onPacks(line, packs + 1)}
-            />
-            <Button label="Not this week" onPress={() => onPacks(line, 0)} />
-            {item ? <Button label="About it" onPress={() => onItem(line)} /> : null}
-          </XStack>
+      {open && aside ? <ChosenMark /> : null}
+      {open && !aside ? (
+        <YStack paddingHorizontal={16} paddingBottom={12}>
+          <LineDeeds line={line} onPacks={onPacks} onItem={onItem} onOffer={onOffer} />
         </YStack>
       ) : null}
     </YStack>

@@ -1,17 +1,11 @@
-import {
-  addDays,
-  daysBetween,
-  opsForListing,
-  opsForStartingTrip,
-  opsForWanting,
-  tripAfter,
-  type RestockEntry,
-} from '@ours/core';
+import { addDays, daysBetween, opsForListing, opsForWanting, roomForPacks, tripAfter } from '@ours/core';
 import { useRouter } from 'expo-router';
 import { useCallback, useMemo, useState } from 'react';
 import { useMedia, XStack, YStack } from 'tamagui';
 import { EmptyState } from '@/kit/layout/EmptyState';
 import { Footer } from '@/kit/layout/Footer';
+import { Card } from '@/kit/layout/Card';
+import { PANE_GAP, TwoPane } from '@/kit/layout/TwoPane';
 import { LongList } from '@/kit/layout/LongList';
 import { rulerOf } from '@/kit/chart/Ruler';
 import { useContentWidth } from '@/kit/layout/useContentWidth';
@@ -21,7 +15,7 @@ import { shareText } from '@/kit/files';
 import { useToast } from '@/kit/feedback/Toasts';
 import { counted } from '@/kit/text/counted';
 import { dayWords, weekdayAndDay } from '@/kit/text/dayWords';
-import { Mono, Small, Strong, Text } from '@/kit/text/Text';
+import { Heading, Mono, Small, Strong, Text } from '@/kit/text/Text';
 import { useHousehold, useHouseholdContext } from '@/shared/HouseholdProvider';
 import { opContext } from '@/shared/opContext';
 import { useHome } from '@/shared/useHome';
@@ -31,17 +25,21 @@ import { AskRow } from './AskRow';
 import { NotBoughtList } from './NotBoughtList';
 import { listView, type ListLine, type ListView } from './listView';
 import type { Outlook } from './outlookStore';
+import { OfferDialog } from './OfferDialog';
 import { OutlookWait } from './OutlookWait';
 import { RestockFrame } from './RestockFrame';
-import { RestockRow, RulerHead, type RulerPlan } from './RestockRow';
+import { LineDeeds, RestockRow, RulerHead, type RulerPlan } from './RestockRow';
 import { RunwayLegend } from './RunwayLegend';
 import { TripDialog } from './TripDialog';
 import { TripHead } from './TripHead';
 import { useOutlook } from './useOutlook';
+import { useStartTrip } from './useStartTrip';
 import { dayLaterWords, listText, packWords, priceFigure, whyWords } from './words';
 
 /** Rows that a phone shows before one scrolls; the rest is behind a line that says how much it is. */
 const FIRST_LINES = 6;
+/** What stands beside the list on a wide screen. */
+const SIDE_WIDTH = 360;
 
 /** What to buy on the next trip: how many packs of what, why, for how much, and how long everything lasts. */
 export function RestockScreen() {
@@ -72,11 +70,12 @@ function List({ outlook, onDays }: { outlook: Outlook; onDays: () => void }) {
   const [open, setOpen] = useState<string | null>(null);
   const [all, setAll] = useState(false);
   const [adding, setAdding] = useState(false);
+  const [offering, setOffering] = useState<ListLine | null>(null);
   const { today, trip, trips, answer } = outlook;
   const view: ListView = useHousehold(({ state, version }) => ({ ...listView(state, outlook), version }));
   const plan: RulerPlan = useMemo(
     () => ({
-      ruler: rulerOf(content),
+      ruler: rulerOf(gtMd ? content - SIDE_WIDTH - PANE_GAP : content),
       ticks: trips
         .map(({ day }) => daysBetween(today, day))
         .filter((day, at, of) => day <= 28 && of.indexOf(day) === at),
@@ -84,7 +83,7 @@ function List({ outlook, onDays }: { outlook: Outlook; onDays: () => void }) {
       day: trip.day,
       nextDay: tripAfter(trips, trip),
     }),
-    [content, trips, trip, today],
+    [content, gtMd, trips, trip, today],
   );
   const toggle = useCallback((key: string) => setOpen((now) => (now === key ? null : key)), []);
   const toItem = useCallback((line: ListLine) => router.push(`/item/${line.item!.id}`), [router]);
@@ -109,18 +108,7 @@ function List({ outlook, onDays }: { outlook: Outlook; onDays: () => void }) {
   const moreCost = more.reduce((sum, { packs, priceMinor }) => sum + packs * (priceMinor ?? 0), 0);
   const nameOf = (itemId: string): string => store.state.get('item', itemId)?.name ?? '';
   const later = dayLaterWords(answer, nameOf, currency);
-  const start = async (): Promise<void> => {
-    const written = new Set(view.lines.flatMap(({ written: own, item }) => (own.length > 0 && item ? [item.id] : [])));
-    const missing: RestockEntry[] = view.lines.flatMap(({ entry, item, packs }) =>
-      entry && item && !written.has(item.id) ? [{ ...entry, packs }] : [],
-    );
-    const refused = await runCommand(
-      'trip_begun',
-      opsForStartingTrip(trip, missing, opContext()),
-      counted(view.lines.length, { one: '# thing is on the list.', other: '# things are on the list.' }),
-    );
-    if (refused === null) router.push('/restock/shop');
-  };
+  const start = useStartTrip(trip, view);
   const send = async (): Promise<void> => {
     const lines = view.lines.map(({ name, packs, packThousandths, item, size }) => ({
       name,
@@ -134,24 +122,21 @@ function List({ outlook, onDays }: { outlook: Outlook; onDays: () => void }) {
   };
   const whyOf = ({ entry, item }: ListLine): string =>
     entry && item && entry.reason ? whyWords(entry, item, plan) : 'written by hand';
-  return (
-    <RestockFrame
-      title="Restock"
-      footer={
-        <Footer>
-          <Button
-            kind="primary"
-            grow
-            label={view.begun ? 'Go on shopping' : 'Start shopping'}
-            disabled={view.lines.length === 0}
-            onPress={() => void start()}
-          />
-          <Button label="Add" onPress={() => setAdding(true)} />
-          <Button label="Share" disabled={view.lines.length === 0} onPress={() => void send()} />
-        </Footer>
-      }
-    >
-      <TripHead trip={trip} today={today} view={view} currency={currency} onDays={onDays} />
+  const picked = gtMd ? (view.lines.find(({ key }) => key === open) ?? view.lines[0] ?? null) : null;
+  const offered = offering?.entry && offering.item ? { entry: offering.entry, item: offering.item } : null;
+  const roomPacks = useHousehold(({ state }) =>
+    offered ? roomForPacks(state, offered.item, offered.entry.packThousandths) : null,
+  );
+  const takeOffer = (packs: number, priceMinor: number): void => {
+    if (!offering?.entry) return;
+    const { entry, written, name } = offering;
+    const ops = opsForWanting(trip, { ...entry, priceMinor }, written, packs, opContext(), { priceMinor });
+    void runCommand('list_changed', ops, `On the list: ${packs} × ${name}.`);
+  };
+  const head = <TripHead trip={trip} today={today} view={view} currency={currency} onDays={onDays} />;
+  const notBought = <NotBoughtList entries={view.notBought} plan={plan} />;
+  const rows = (
+    <>
       <RulerHead plan={plan} words={(day, strong) => headWords(addDays(today, day), today, strong)} />
       {view.lines.length === 0 ? (
         <EmptyState text="Nothing has to be bought on this trip. What is low, and what will not last until the trip after it, is listed here. Take things out with a tap: from the third use on each thing has its own pace." />
@@ -165,10 +150,12 @@ function List({ outlook, onDays }: { outlook: Outlook; onDays: () => void }) {
               why={whyOf(line)}
               plan={plan}
               currency={currency}
-              open={open === line.key}
-              onOpen={toggle}
+              open={(picked?.key ?? open) === line.key}
+              aside={gtMd}
+              onOpen={gtMd ? setOpen : toggle}
               onPacks={setPacks}
               onItem={toItem}
+              onOffer={setOffering}
             />
           )}
         />
@@ -188,30 +175,101 @@ function List({ outlook, onDays }: { outlook: Outlook; onDays: () => void }) {
           <Mono fontSize={15}>{priceFigure(moreCost, currency)}</Mono>
         </XStack>
       ) : null}
-      {view.ask.length > 0 ? (
-        <YStack>
-          <Strong paddingHorizontal={16} paddingTop={16} paddingBottom={6} role="heading" aria-level={2}>
-            How many are left?
-          </Strong>
-          <Small paddingHorizontal={16} paddingBottom={8}>
-            A count now could change what is bought.
-          </Small>
-          {view.ask.map(({ entry, item }) => (
-            <AskRow key={item.id} entry={entry} item={item} />
-          ))}
-        </YStack>
+      {gtMd ? (
+        <>
+          {notBought}
+          <RunwayLegend />
+        </>
       ) : null}
-      <NotBoughtList entries={view.notBought} plan={plan} />
+    </>
+  );
+  const questions =
+    view.ask.length > 0 ? (
+      <YStack>
+        <Strong paddingHorizontal={16} paddingTop={16} paddingBottom={6} role="heading" aria-level={2}>
+          How many are left?
+        </Strong>
+        <Small paddingHorizontal={16} paddingBottom={8}>
+          A count now could change what is bought.
+        </Small>
+        {view.ask.map(({ entry, item }) => (
+          <AskRow key={item.id} entry={entry} item={item} />
+        ))}
+      </YStack>
+    ) : null;
+  const links = (
+    <YStack>
       {later === '' ? null : (
         <Text paddingHorizontal={16} paddingTop={12}>
           {later}
         </Text>
       )}
       <XStack paddingHorizontal={16} paddingTop={12} gap={8} flexWrap="wrap">
+        <Button label="Before you leave" onPress={() => router.push('/restock/leaving')} />
         <Button label="All stock" onPress={() => router.push('/stock')} />
-        <Button label="Is there room for it?" onPress={() => router.push('/restock/room-for')} />
       </XStack>
-      <RunwayLegend />
+    </YStack>
+  );
+  return (
+    <RestockFrame
+      title="Restock"
+      footer={
+        <Footer>
+          <Button
+            kind="primary"
+            grow
+            label={view.begun ? 'Go on shopping' : 'Start shopping'}
+            disabled={view.lines.length === 0}
+            onPress={() => void start()}
+          />
+          <Button label="Add" onPress={() => setAdding(true)} />
+          <Button label="Share" disabled={view.lines.length === 0} onPress={() => void send()} />
+        </Footer>
+      }
+    >
+      <TwoPane
+        gap={0}
+        rightWidth={SIDE_WIDTH}
+        left={rows}
+        right={
+          <>
+            {head}
+            {picked ? (
+              <Card margin={16} padding={14} gap={8} role="region" aria-label="Of this line">
+                <Heading fontSize={20} lineHeight={26}>
+                  {picked.name}
+                </Heading>
+                <Small>{whyOf(picked)}</Small>
+                <LineDeeds line={picked} onPacks={setPacks} onItem={toItem} onOffer={setOffering} />
+              </Card>
+            ) : null}
+            {questions}
+            {links}
+          </>
+        }
+        narrow={
+          <>
+            {head}
+            {rows}
+            {questions}
+            {notBought}
+            {links}
+            <RunwayLegend />
+          </>
+        }
+      />
+      {offered ? (
+        <OfferDialog
+          entry={offered.entry}
+          item={offered.item}
+          roomPacks={roomPacks}
+          usualMinor={offered.entry.priceMinor}
+          packs={offering!.packs}
+          today={today}
+          onTake={takeOffer}
+          onClose={() => setOffering(null)}
+        />
+      ) : null}
       {adding ? (
         <AddLineDialog
           trip={trip}

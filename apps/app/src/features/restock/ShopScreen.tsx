@@ -1,10 +1,12 @@
 import {
   linesOfTrip,
   moneyField,
+  opsForListing,
   opsForPrice,
   opsForTicking,
   orNull,
   placeFor,
+  roomForPacks,
   thingsOnList,
   type HouseholdState,
   type ItemRow,
@@ -18,6 +20,7 @@ import { Field } from '@/kit/form/Field';
 import { useFigure } from '@/kit/form/useFigure';
 import { EmptyState } from '@/kit/layout/EmptyState';
 import { Footer } from '@/kit/layout/Footer';
+import { TwoPane } from '@/kit/layout/TwoPane';
 import { Button } from '@/kit/press/Button';
 import { CheckSquare } from '@/kit/press/CheckSquare';
 import { pressable } from '@/kit/press/pressable';
@@ -27,8 +30,11 @@ import { opContext } from '@/shared/opContext';
 import { wayTo } from '@/shared/placeWords';
 import { useHome } from '@/shared/useHome';
 import { useRunCommand } from '@/shared/useRunCommand';
+import { AddLineDialog } from './AddLineDialog';
 import { AisleDialog } from './AisleDialog';
 import { HaveWe } from './HaveWe';
+import { OfferDialog } from './OfferDialog';
+import type { Outlook } from './outlookStore';
 import { RestockFrame } from './RestockFrame';
 import { useOutlook } from './useOutlook';
 import { budgetWords, costWords, ofWords, packWords, priceFigure, roundMoney, tickedWords } from './words';
@@ -83,6 +89,7 @@ export function ShopScreen() {
   const { outlook } = useOutlook();
   const [open, setOpen] = useState<string | null>(null);
   const [sorting, setSorting] = useState(false);
+  const [adding, setAdding] = useState(false);
   const runCommand = useRunCommand();
   const things = useHousehold(({ state, version }) => ({
     list: outlook
@@ -109,35 +116,9 @@ export function ShopScreen() {
   );
   const budget = shop?.budgetMinor ?? null;
   const total = cost(things.filter(({ state }) => state !== 'not_there'));
-  return (
-    <RestockFrame
-      title={shop?.name ?? 'Shop'}
-      right={
-        shop && things.length > 0 ? <Button kind="quiet" label="Aisles" onPress={() => setSorting(true)} /> : undefined
-      }
-      footer={
-        things.length === 0 ? undefined : (
-          <Footer>
-            <YStack flex={1} minWidth={0}>
-              <Strong>
-                {ofWords(inBasket.length, things.length)} in the basket, {costWords(cost(inBasket), currency)}
-              </Strong>
-              <Small numberOfLines={1}>
-                about {roundMoney(total, currency)} in all
-                {budget === null ? '' : `, ${budgetWords(total, budget, currency)}`}
-              </Small>
-            </YStack>
-            <Button
-              kind="primary"
-              label="Put away"
-              disabled={inBasket.length === 0}
-              onPress={() => router.push('/restock/put-away')}
-            />
-          </Footer>
-        )
-      }
-    >
-      <HaveWe outlook={outlook} />
+  const haveWe = <HaveWe outlook={outlook} />;
+  const list = (
+    <>
       {things.length === 0 ? (
         <EmptyState
           text="There is no list for this trip yet. Look through what is proposed, then start shopping: everybody has the same list then, with and without a signal."
@@ -167,6 +148,7 @@ export function ShopScreen() {
                 thing={thing}
                 open={open === thing.key}
                 currency={currency}
+                outlook={outlook}
                 onOpen={toggle}
                 onTick={tick}
               />
@@ -174,6 +156,64 @@ export function ShopScreen() {
           </YStack>
         );
       })}
+    </>
+  );
+  return (
+    <RestockFrame
+      title={shop?.name ?? 'Shop'}
+      right={
+        <>
+          {outlook ? <Button kind="quiet" label="Add" onPress={() => setAdding(true)} /> : null}
+          {shop && things.length > 0 ? <Button kind="quiet" label="Aisles" onPress={() => setSorting(true)} /> : null}
+        </>
+      }
+      footer={
+        things.length === 0 ? undefined : (
+          <Footer>
+            <YStack flex={1} minWidth={0}>
+              <Strong>
+                {ofWords(inBasket.length, things.length)} in the basket, {costWords(cost(inBasket), currency)}
+              </Strong>
+              <Small numberOfLines={1}>
+                about {roundMoney(total, currency)} in all
+                {budget === null ? '' : `, ${budgetWords(total, budget, currency)}`}
+              </Small>
+            </YStack>
+            <Button
+              kind="primary"
+              label="Put away"
+              disabled={inBasket.length === 0}
+              onPress={() => router.push('/restock/put-away')}
+            />
+          </Footer>
+        )
+      }
+    >
+      <TwoPane
+        gap={0}
+        rightWidth={360}
+        left={list}
+        right={haveWe}
+        narrow={
+          <>
+            {haveWe}
+            {list}
+          </>
+        }
+      />
+      {adding && outlook ? (
+        <AddLineDialog
+          trip={outlook.trip}
+          onClose={() => setAdding(false)}
+          onAdd={(line) =>
+            void runCommand(
+              'list_changed',
+              opsForListing(outlook.trip, line, opContext()),
+              `On the list: ${line.name}.`,
+            )
+          }
+        />
+      ) : null}
       {sorting && shop ? (
         <AisleDialog shop={shop} present={groups.map(([aisle]) => aisle)} onClose={() => setSorting(false)} />
       ) : null}
@@ -185,12 +225,14 @@ const ShopRow = memo(function ShopRow({
   thing,
   open,
   currency,
+  outlook,
   onOpen,
   onTick,
 }: {
   thing: Listed;
   open: boolean;
   currency: string;
+  outlook: Outlook | null;
   onOpen: (key: string) => void;
   onTick: (thing: Listed) => void;
 }) {
@@ -230,19 +272,24 @@ const ShopRow = memo(function ShopRow({
           {gone ? '–' : priceFigure(line.priceMinor === null ? null : line.priceMinor * packs, currency)}
         </Mono>
       </XStack>
-      {open ? <ShopDeeds thing={thing} currency={currency} /> : null}
+      {open ? <ShopDeeds thing={thing} currency={currency} outlook={outlook} /> : null}
     </YStack>
   );
 });
 
 /** What else can be said of a line: its price, how many, what was taken instead, that there was none. */
-function ShopDeeds({ thing, currency }: { thing: Listed; currency: string }) {
+function ShopDeeds({ thing, currency, outlook }: { thing: Listed; currency: string; outlook: Outlook | null }) {
   const runCommand = useRunCommand();
   const { me } = useHouseholdContext();
   const { unit } = useHome();
   const [instead, setInstead] = useState<string | null>(null);
   const price = useFigure(PRICE, unit, thing.line.priceMinor, currency);
+  const [offering, setOffering] = useState(false);
   const { item, line, lines, name, packs, state } = thing;
+  const entry = item ? (outlook?.answer.entries.find(({ itemId }) => itemId === item.id) ?? null) : null;
+  const roomPacks = useHousehold(({ state: home }) =>
+    offering && item && entry ? roomForPacks(home, item, entry.packThousandths) : null,
+  );
   const change = (fields: object, done: string): void => {
     const ops: Op[] = lines.map(({ id }) => ({ op: 'change', entity: 'purchase', id, fields }) as Op);
     void runCommand('list_changed', ops, done);
@@ -286,7 +333,20 @@ function ShopDeeds({ thing, currency }: { thing: Listed; currency: string }) {
           onPress={() => change({ packs: packs - 1 }, `${packs - 1} × ${name}.`)}
         />
         <Button label="One more" onPress={() => change({ packs: packs + 1 }, `${packs + 1} × ${name}.`)} />
+        {entry ? <Button label="On offer" onPress={() => setOffering(true)} /> : null}
       </XStack>
+      {offering && entry && item && outlook ? (
+        <OfferDialog
+          entry={entry}
+          item={item}
+          roomPacks={roomPacks}
+          usualMinor={entry.priceMinor}
+          packs={packs}
+          today={outlook.today}
+          onTake={(more, priceMinor) => change({ packs: more, priceMinor }, `${more} × ${name}.`)}
+          onClose={() => setOffering(false)}
+        />
+      ) : null}
       {instead === null ? null : (
         <XStack gap={8} alignItems="flex-end">
           <YStack flex={1}>

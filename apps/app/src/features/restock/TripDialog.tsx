@@ -91,7 +91,7 @@ function ruleWords(rule: string): string {
   return rule === '' ? 'no fixed day' : rule;
 }
 
-const absenceWords = ({ kind, fromOn, toOn, people }: AbsenceRow): string =>
+export const absenceWords = ({ kind, fromOn, toOn, people }: AbsenceRow): string =>
   `${kind === 'away' ? 'Away' : counted(people, { one: '# guest', other: '# guests' })}, ${spanWords(fromOn, toOn, today())}`;
 
 const RULES = [1, 2, 3, 4, 5, 6, 0].map((at) => ({

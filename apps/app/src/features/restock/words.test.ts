@@ -5,7 +5,6 @@ import {
   budgetWords,
   dayLaterWords,
   eatenWords,
-  notBoughtWords,
   haveWords,
   inDaysWords,
   keepWords,
@@ -14,11 +13,13 @@ import {
   leftOfWords,
   listWords,
   lossWords,
-  packWords,
+  notBoughtWords,
   paceWords,
+  packWords,
   priceFigure,
   refillWords,
   tickedWords,
+  toRefillWords,
   tripAdvice,
   whyWords,
 } from './words';
@@ -59,6 +60,7 @@ const entry = (more: Partial<RestockEntry> = {}): RestockEntry => ({
   mostPacks: null,
   cutByDate: false,
   lostThousandths: 0,
+  toRefillDay: null,
   ...more,
 });
 
@@ -198,6 +200,7 @@ it('what was carried, and who ticked it', () => {
     thereThousandths: 1000,
     fullThousandths: 3000,
     leftThousandths: 1000,
+    why: 'low' as const,
   };
   expect(refillWords(refill)).toBe('to 3; 1 pack left there');
   expect(refillWords({ ...refill, leftThousandths: 0 })).toBe('to 3; the last of it');
@@ -205,4 +208,12 @@ it('what was carried, and who ticked it', () => {
   expect(tickedWords({ atInstant: at }, 'Eskil', Date.parse(at) + 240_000)).toBe('Eskil, 4 min ago');
   expect(tickedWords({ atInstant: at }, 'Eskil', Date.parse(at) + 7_200_000)).toBe('Eskil, 2 h ago');
   expect(tickedWords({ atInstant: null }, 'Eskil', 0)).toBe('Eskil');
+});
+
+it('what lasts to the refill day is a chance, and says so', () => {
+  const to = { day: '2026-11-29', thousandths: 900 };
+  expect(toRefillWords(to, 1000, { unit: 'kg' }, TODAY)).toBe('lasts to Sun 29 Nov, 19 times of 20');
+  expect(toRefillWords(to, 800, { unit: 'kg' }, TODAY)).toBe(
+    'may not last to Sun 29 Nov: up to 0.9 kg are used by then',
+  );
 });

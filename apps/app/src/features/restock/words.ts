@@ -10,6 +10,7 @@ import {
   type HouseholdState,
   type ItemRow,
   type LedgerEventKind,
+  type Meal,
   type LotRow,
   type OutlookAnswer,
   type PlaceReason,
@@ -371,4 +372,29 @@ export function eventWords({ kind, quantityThousandths, occurredAt, by, undone }
   const who = by === null ? '' : `, ${by}`;
   const what = `${amountWords(quantityThousandths, item.unit)} ${HAPPENED[kind]}`;
   return `${weekdayAndDay(day, today())}${who}: ${what}${undone ? ' (taken back)' : ''}`;
+}
+
+/** What food is used for. */
+export const MEAL_WORDS: Readonly<Record<Meal, string>> = {
+  breakfast: 'breakfast and bread',
+  main: 'a cooked meal',
+  snack: 'a snack',
+  baking: 'baking',
+  drink: 'drinks',
+};
+/** `a cooked meal, a snack`; `for no meal`. */
+export const mealsWords = (meals: readonly Meal[]): string =>
+  meals.length === 0 ? 'for no meal' : meals.map((meal) => MEAL_WORDS[meal]).join(', ');
+
+/** `lasts to Sun 29 Nov, 19 times of 20`; when it may not: `up to 0.9 kg are used to Sun 29 Nov`. */
+export function toRefillWords(
+  { day, thousandths }: NonNullable<RestockEntry['toRefillDay']>,
+  thereThousandths: number,
+  { unit }: Unit,
+  now: CivilDate,
+): string {
+  const until = weekdayAndDay(day, now);
+  return thereThousandths >= thousandths
+    ? `lasts to ${until}, 19 times of 20`
+    : `may not last to ${until}: up to ${amountWords(thousandths, unit)} are used by then`;
 }

@@ -27,7 +27,7 @@ const part = (title: string, rows: Row[]): Row[] =>
   rows.length === 0 ? [] : [{ kind: 'heading', key: title, title, count: rows.length }, ...rows];
 const dueRow = (one: DueLot): Row => ({ kind: 'due', key: one.lot.id, one });
 
-/** What to look after on the next walk through the house: too late, ending soon, to be counted, to be fixed. */
+/** What to look after on the next walk through the house: lines to be fixed, too late, ending soon, to be counted. */
 export function RoundsScreen() {
   const day = today();
   const router = useRouter();
@@ -44,15 +44,16 @@ export function RoundsScreen() {
         'Out of the freezer to thaw',
         out.map((picked) => ({ kind: 'thaw', key: picked.pick.id, picked })),
       ),
+      // Nothing of them is in the stock yet, and they are few: before the long lists of dates.
+      ...part(
+        'Lines to fix',
+        lines.map((line) => ({ kind: 'line', key: line.id, line })),
+      ),
       ...part('Too late: look, and take out what is bad', late.map(dueRow)),
       ...part('Ends within two weeks', due.slice(late.length).map(dueRow)),
       ...part(
         'Please count',
         toCount.map((lot) => ({ kind: 'count', key: `count ${lot.id}`, lot })),
-      ),
-      ...part(
-        'Lines to fix',
-        lines.map((line) => ({ kind: 'line', key: line.id, line })),
       ),
     ];
   }, [due, picks, toCount, lines, day]);

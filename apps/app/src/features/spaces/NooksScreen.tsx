@@ -73,6 +73,9 @@ export function NooksScreen() {
       <XStack paddingHorizontal={6}>
         {rooms.length > 0 ? <Button kind="quiet" label="Rooms" onPress={() => setEditing(true)} /> : null}
         <Button kind="quiet" label="Containers" onPress={() => router.push('/containers')} />
+        {rooms.length > 0 ? (
+          <Button kind="quiet" label="Where things go" onPress={() => router.push('/where')} />
+        ) : null}
       </XStack>
       {/* On a wide screen small rooms stand beside each other. */}
       <XStack flexDirection={wide ? 'row' : 'column'} flexWrap={wide ? 'wrap' : 'nowrap'} columnGap={24}>

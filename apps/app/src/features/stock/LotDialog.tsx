@@ -244,7 +244,7 @@ function OpenLot({ lot, item, state, onClose }: Props) {
           onPour={(jarId, name, washed) =>
             act(
               'stock_decanted',
-              (n) => opsForDecanting(lot, item, n, jarId, present(jarId), washed, opContext()),
+              (n) => opsForDecanting([lot], item, n, jarId, present(jarId), washed, opContext()),
               (n) => `Filled: ${said(n)} into ${name}.`,
             )()
           }

@@ -41,6 +41,7 @@ import { useHome } from '@/shared/useHome';
 import { useRunCommand } from '@/shared/useRunCommand';
 import { useOutlook, type RulerPlan } from '@/features/restock';
 import { amountOfWords, onHandWords } from '@/features/stock/words';
+import { PlaceFilter, type PlaceChosen } from './PlaceFilter';
 import { COLUMNS, StockLine, tableRuler } from './StockLine';
 import { StockSide } from './StockSide';
 import { hasWords, isShown, stockRows, worthOf, type Shown, type StockRow } from './stockRows';
@@ -81,6 +82,8 @@ export function StockTableScreen() {
   const [sorting, setSorting] = useState<SortingState>([{ id: 'lasts', desc: false }]);
   const [shown, setShown] = useState<Shown>('all');
   const [filter, setFilter] = useState('');
+  const [place, setPlace] = useState<PlaceChosen | null>(null);
+  const [choosing, setChoosing] = useState(false);
   const [selected, setSelected] = useState<ReadonlySet<string>>(new Set());
   const [active, setActive] = useState<string | null>(null);
   const [counting, setCounting] = useState<string | null>(null);
@@ -101,9 +104,11 @@ export function StockTableScreen() {
     () =>
       all.filter(
         (row) =>
-          isShown(row, shown, daysBetween(day, plan.nextDay), addDays(day, SOON_DAYS)) && hasWords(row, filter.trim()),
+          isShown(row, shown, daysBetween(day, plan.nextDay), addDays(day, SOON_DAYS)) &&
+          (place === null || row.within.has(place.id)) &&
+          hasWords(row, filter.trim()),
       ),
-    [all, shown, filter, day, plan],
+    [all, shown, place, filter, day, plan],
   );
   const table = useReactTable({
     data,
@@ -185,9 +190,22 @@ export function StockTableScreen() {
         value={shown}
         onChange={setShown}
       />
+      <YStack gap={4} alignItems="flex-start">
+        <Small>in</Small>
+        <Button label={place?.name ?? 'all places'} onPress={() => setChoosing(true)} />
+      </YStack>
       <Field label="with these words, also of its place" width={260} value={filter} onChangeText={setFilter} />
     </YStack>
   );
+  const places = choosing ? (
+    <PlaceFilter
+      onClose={() => setChoosing(false)}
+      onPick={(picked) => {
+        setChoosing(false);
+        setPlace(picked);
+      }}
+    />
+  ) : null;
   const sub = `${rows.length} of ${all.length}, ${worthWords(worthOf(rows), currency)}`;
   if (!gtMd)
     return (
@@ -205,6 +223,7 @@ export function StockTableScreen() {
           )}
         />
         {rows.length === 0 ? <Text padding={16}>Nothing of this is here.</Text> : null}
+        {places}
       </Screen>
     );
   return (
@@ -268,6 +287,7 @@ export function StockTableScreen() {
         </YStack>
         {looked === null ? null : <StockSide row={looked} day={day} onCount={(id) => setCounting(id)} />}
       </XStack>
+      {places}
       {moving ? (
         <Dialog title={`Where do all of ${many} go?`} open onClose={() => setMoving(false)}>
           <NookPicker

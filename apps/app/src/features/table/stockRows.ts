@@ -25,6 +25,8 @@ export interface StockRow {
   worthMinor: number | null;
   /** Ids of the places it is in, the fullest first. */
   nookIds: readonly string[];
+  /** Ids of the rooms and spaces it is in. */
+  within: ReadonlySet<string>;
   /** For the filter: name, category, tags and places, in lower case. */
   text: string;
 }
@@ -33,18 +35,26 @@ export const SHOWN = ['all', 'runs_out', 'ends', 'low', 'none'] as const;
 /** Which rows are shown: all; what may run out before the trip after the next one; what ends in two weeks; what is at its mark; what is gone. */
 export type Shown = (typeof SHOWN)[number];
 
+interface Way {
+  text: string;
+  within: string[];
+}
+
 /** Every thing of the home; what is known of its pace once that is worked out. */
 export function stockRows(state: HouseholdState, outlook: Outlook | null): StockRow[] {
   const entries = new Map(outlook?.answer.entries.map((entry) => [entry.itemId, entry]));
   const guide = guideOf(state);
-  const ways = new Map<string, string>();
-  const wayOf = (nookId: string): string => {
+  const ways = new Map<string, Way>();
+  const wayOf = (nookId: string): Way => {
     const known = ways.get(nookId);
     if (known !== undefined) return known;
     const way = wayTo(state, nookId);
-    const text = way ? [...way.steps, way.code].join(' ') : '';
-    ways.set(nookId, text);
-    return text;
+    const found: Way = {
+      text: way ? [...way.steps, way.code].join(' ') : '',
+      within: [way?.room?.id, way?.space?.id].filter((id) => id !== undefined),
+    };
+    ways.set(nookId, found);
+    return found;
   };
   return state.all('item').map((item): StockRow => {
     const lots = state.lotsOf(item.id);
@@ -63,7 +73,10 @@ export function stockRows(state: HouseholdState, outlook: Outlook | null): Stock
       entry: entries.get(item.id) ?? null,
       worthMinor: pack.priceMinor === null ? null : Math.round((pack.priceMinor / pack.amountThousandths) * there),
       nookIds,
-      text: [item.name, item.category, ...item.synonyms, ...item.tags, ...nookIds.map(wayOf)].join(' ').toLowerCase(),
+      within: new Set(nookIds.flatMap((id) => wayOf(id).within)),
+      text: [item.name, item.category, ...item.synonyms, ...item.tags, ...nookIds.map((id) => wayOf(id).text)]
+        .join(' ')
+        .toLowerCase(),
     };
   });
 }

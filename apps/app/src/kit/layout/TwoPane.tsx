@@ -1,6 +1,9 @@
 import type { ReactNode } from 'react';
 import { useMedia, XStack, YStack } from 'tamagui';
 
+/** Between the two panes. */
+export const PANE_GAP = 16;
+
 /** On a wide screen two things beside each other; on a narrow one all below each other, in its own order. */
 export function TwoPane({
   left,
@@ -29,7 +32,7 @@ export function TwoPane({
       </YStack>
     );
   return (
-    <XStack gap={16} alignItems="flex-start" paddingTop={top}>
+    <XStack gap={PANE_GAP} alignItems="flex-start" paddingTop={top}>
       <Pane width={leftWidth} gap={gap}>
         {left}
       </Pane>

@@ -1,0 +1,3 @@
+import { LeavingScreen } from '@/features/restock/LeavingScreen';
+
+export default LeavingScreen;

@@ -1,0 +1,3 @@
+import { WhereScreen } from '@/features/where/WhereScreen';
+
+export default WhereScreen;

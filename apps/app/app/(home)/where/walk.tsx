@@ -1,0 +1,3 @@
+import { WalkScreen } from '@/features/where/WalkScreen';
+
+export default WalkScreen;

@@ -1,0 +1,332 @@
+import {
+  errandsOf,
+  isOpen,
+  leaveOf,
+  opsForAccepting,
+  opsForLeaving,
+  stepsOf,
+  UNIT_TERMS,
+  type HandlingHome,
+  type MovesAnswer,
+  type ProposedMove,
+} from '@ours/core';
+import { useRouter } from 'expo-router';
+import { useMemo, useState } from 'react';
+import { useMedia, XStack, YStack } from 'tamagui';
+import { Choices } from '@/kit/form/Choices';
+import { EmptyState } from '@/kit/layout/EmptyState';
+import { Footer } from '@/kit/layout/Footer';
+import { ListHeading, ListRow } from '@/kit/layout/ListRow';
+import { LongList } from '@/kit/layout/LongList';
+import { Screen } from '@/kit/layout/Screen';
+import { PANE_GAP, TwoPane } from '@/kit/layout/TwoPane';
+import { useContentWidth } from '@/kit/layout/useContentWidth';
+import { Button } from '@/kit/press/Button';
+import { counted } from '@/kit/text/counted';
+import { Mono, Small, Strong, Text, Title } from '@/kit/text/Text';
+import { useHousehold, useHouseholdContext } from '@/shared/HouseholdProvider';
+import { NookPlate } from '@/shared/NookPlate';
+import { opContext } from '@/shared/opContext';
+import { useRunCommand } from '@/shared/useRunCommand';
+import { HandlingDialog } from './HandlingDialog';
+import { MoveRow } from './MoveRow';
+import { ReachDialog } from './ReachDialog';
+import { ReachWall, type WallMove } from './ReachWall';
+import { useMoves } from './useMoves';
+import { WaysDialog } from './WaysDialog';
+import { howGoodWords, minutesFigure, monthlyWords, movesWords, restsOnWords, termWords, usesWords } from './words';
+
+const SIDE_WIDTH = 430;
+
+/** Where things go: what stands where for those who use it, and the moves that pay for themselves. */
+export function WhereScreen() {
+  const moves = useMoves();
+  return moves ? (
+    <Where home={moves.home} answer={moves.answer} />
+  ) : (
+    <Screen title="Where things go" back="/nooks">
+      <Text padding={16} role="status">
+        Reading the home …
+      </Text>
+    </Screen>
+  );
+}
+
+function Where({ home, answer }: { home: HandlingHome; answer: MovesAnswer }) {
+  const router = useRouter();
+  const runCommand = useRunCommand();
+  const { store } = useHouseholdContext();
+  const { gtMd } = useMedia();
+  const content = useContentWidth();
+  const [personId, setPersonId] = useState<string | null>(null);
+  const [chosen, setChosen] = useState(1);
+  const [about, setAbout] = useState<string | null>(null);
+  const [asking, setAsking] = useState<'reach' | 'ways' | null>(null);
+  const { open, saidIds, left } = useHousehold(({ state, version }) => {
+    const errands = errandsOf(state).filter((errand) => isOpen(state, errand));
+    const subjects = new Set(errands.map(({ subjectId }) => subjectId));
+    return { open: errands, saidIds: subjects, left: leaveOf(state.all('as_it_is'), home), version };
+  });
+  // What is on the walk list is not proposed a second time, nor what was just left as it is.
+  const moves = answer.moves.filter((move) => {
+    const steps = stepsOf(home, move);
+    const { subjectId, toNookId } = steps.at(-1)!;
+    return steps.every((step) => !saidIds.has(step.subjectId)) && !left.has(`${subjectId} > ${toNookId}`);
+  });
+  const at = Math.min(chosen, moves.length) - 1;
+  const picked = moves[at] ?? null;
+  const mainAt = picked === null || picked.lead === null ? -1 : (home.units[picked.lead]!.who[0]?.at ?? -1);
+  const reacher =
+    home.reachers.find((one) => one.personId === personId) ?? home.reachers[mainAt] ?? home.reachers[0] ?? null;
+  const spaceIds = useMemo(
+    () => [
+      ...new Set([...spacesOf(home, picked), ...(gtMd ? answer.moves.flatMap((move) => spacesOf(home, move)) : [])]),
+    ],
+    [home, picked, gtMd, answer.moves],
+  );
+  const least = useMemo(() => spacesOf(home, picked).length, [home, picked]);
+  const wall: WallMove[] = moves.flatMap((move, nth) => {
+    const step = stepsOf(home, move).at(-1)!;
+    const binId = move.stray ? move.stray.fromNookId : step.subjectId;
+    return [{ number: nth + 1, binId, toShelfId: step.toNookId, chosen: nth === at }];
+  });
+  const saved = moves.reduce((sum, { savedMinutes }) => sum + savedMinutes, 0);
+  const accept = (list: readonly ProposedMove[]): void =>
+    void runCommand(
+      'moves_accepted',
+      opsForAccepting(store.state, home, list, opContext()),
+      counted(list.length, { one: 'On the walk list.', other: '# moves are on the walk list.' }),
+    );
+  const leave = (move: ProposedMove): void =>
+    void runCommand('move_left', opsForLeaving(home, move, opContext()), 'Left as it is; not proposed again.');
+  const bin = useHousehold(({ state }) => (about === null ? null : (state.get('bin', about) ?? null)));
+  const person = useHousehold(({ state }) => (reacher ? (state.get('person', reacher.personId) ?? null) : null));
+  const wallWidth = gtMd ? content - SIDE_WIDTH - PANE_GAP : content;
+  const drawing = (
+    <YStack>
+      <XStack paddingHorizontal={16} paddingBottom={8} gap={8} alignItems="center">
+        <YStack flex={1} minWidth={0}>
+          <Choices
+            label="Whose reach"
+            hideLabel
+            choices={home.reachers.map((one) => ({ value: one.personId, label: one.name }))}
+            value={reacher?.personId ?? null}
+            onChange={setPersonId}
+          />
+        </YStack>
+        {reacher ? <Button kind="quiet" label="Reach …" onPress={() => setAsking('reach')} /> : null}
+      </XStack>
+      {reacher && spaceIds.length > 0 ? (
+        <ReachWall
+          spaceIds={spaceIds}
+          least={least}
+          reacher={reacher}
+          moves={wall}
+          width={wallWidth}
+          maxHeight={gtMd ? 430 : 300}
+        />
+      ) : null}
+    </YStack>
+  );
+  const head = (
+    <YStack paddingHorizontal={16} paddingVertical={10} gap={2}>
+      <XStack justifyContent="space-between" alignItems="baseline" gap={10} flexWrap="wrap">
+        <Title aria-level={2}>{movesWords(moves)}</Title>
+        {saved > 0 ? <Text>saves {monthlyWords(saved)}</Text> : null}
+      </XStack>
+      <Small role="status">{howGoodWords(answer)}</Small>
+    </YStack>
+  );
+  const list =
+    moves.length === 0 ? (
+      <EmptyState
+        text={
+          answer.complete
+            ? 'Nothing is worth carrying elsewhere, by what is known. Say how often things are taken and by whom, and it may be.'
+            : 'Looking for what is worth carrying …'
+        }
+      />
+    ) : (
+      <LongList
+        entries={moves.map((move, nth) => ({ move, number: nth + 1, step: stepsOf(home, move).at(-1)! }))}
+        keyOf={({ step }) => step.subjectId}
+        draw={({ move, number, step }) => (
+          <MoveRow
+            number={number}
+            move={move}
+            home={home}
+            fromNookId={move.stray ? step.fromNookId : step.subjectId}
+            toNookId={step.toNookId}
+            chosen={number === at + 1}
+            onChoose={setChosen}
+            onAccept={(one) => accept([one])}
+            onLeave={leave}
+            onAbout={setAbout}
+          />
+        )}
+      />
+    );
+  const guesses = home.units.flatMap((unit) => (unit.usesFrom === 'guess' && !unit.keptFree ? [unit] : []));
+  const figures = <Figures home={home} answer={answer} />;
+  const more = (
+    <YStack>
+      {home.unguarded.length > 0 ? <Unguarded home={home} /> : null}
+      {guesses.length > 0 ? (
+        <>
+          <ListHeading title="How often? Nobody said" remark={String(guesses.length)} />
+          {guesses.slice(0, MOST_ASKED).map((unit) => (
+            <ListRow
+              key={unit.binId}
+              title={unit.name}
+              detail={usesWords(unit)}
+              onPress={() => setAbout(unit.binId)}
+              right={<NookPlate nookId={unit.binId} />}
+            />
+          ))}
+        </>
+      ) : null}
+      <XStack paddingHorizontal={16} paddingTop={12} gap={8} flexWrap="wrap">
+        <Button label="How far the rooms are" onPress={() => setAsking('ways')} />
+      </XStack>
+      <Small padding={16}>{restsOnWords(home)}</Small>
+    </YStack>
+  );
+  const known = home.units.find(({ binId }) => binId === about);
+  return (
+    <Screen
+      title="Where things go"
+      back="/nooks"
+      footer={
+        moves.length > 0 || open.length > 0 ? (
+          <Footer>
+            {moves.length > 0 ? (
+              <Button
+                kind="primary"
+                grow
+                label={moves.length === 1 ? 'Accept it' : `Accept all ${moves.length}`}
+                onPress={() => accept(moves)}
+              />
+            ) : null}
+            {open.length > 0 ? (
+              <Button
+                kind={moves.length > 0 ? 'plain' : 'primary'}
+                grow={moves.length === 0}
+                label={`Walk list, ${open.length}`}
+                onPress={() => router.push('/where/walk')}
+              />
+            ) : null}
+          </Footer>
+        ) : undefined
+      }
+    >
+      <TwoPane
+        gap={0}
+        rightWidth={SIDE_WIDTH}
+        left={
+          <>
+            {drawing}
+            {figures}
+            {more}
+          </>
+        }
+        right={
+          <>
+            {head}
+            {list}
+          </>
+        }
+        narrow={
+          <>
+            {drawing}
+            {head}
+            {list}
+            {figures}
+            {more}
+          </>
+        }
+      />
+      {bin && known ? <HandlingDialog bin={bin} known={usesWords(known)} onClose={() => setAbout(null)} /> : null}
+      {asking === 'reach' && person ? <ReachDialog person={person} onClose={() => setAsking(null)} /> : null}
+      {asking === 'ways' ? <WaysDialog onClose={() => setAsking(null)} /> : null}
+    </Screen>
+  );
+}
+
+const MOST_ASKED = 6;
+
+/** The space a move begins in, and the one it ends in. */
+function spacesOf(home: HandlingHome, move: ProposedMove | null): readonly string[] {
+  const shelfOf = (unit: number | null): string | null =>
+    unit === null ? null : home.shelves[home.units[unit]!.origin]!.spaceId;
+  if (!move) {
+    const [first] = home.shelves;
+    return first ? [first.spaceId] : [];
+  }
+  const carry = move.carries.at(-1);
+  const from = move.stray ? shelfOf(move.stray.fromUnit) : home.shelves[carry!.from]!.spaceId;
+  const to = move.stray ? shelfOf(move.stray.toUnit) : home.shelves[carry!.to]!.spaceId;
+  if (from === null) return to === null ? [] : [to];
+  return to === null || to === from ? [from] : [from, to];
+}
+
+/** Minutes a month, by what they are spent on, as it is and with the moves. */
+function Figures({ home, answer }: { home: HandlingHome; answer: MovesAnswer }) {
+  const { now, then } = answer;
+  const rows = [
+    ...UNIT_TERMS.map((term) => ({ name: termWords(term), now: now[term], then: then[term] })),
+    { name: 'things away from their kind', now: now.strays, then: then.strays },
+    { name: 'one kind in several places', now: now.kin, then: then.kin },
+  ].filter((row) => row.now >= 0.05 || row.then >= 0.05);
+  return (
+    <YStack paddingHorizontal={16} paddingTop={16} gap={4} role="region" aria-label="Handling a month">
+      <XStack justifyContent="space-between" gap={10}>
+        <Strong flex={1}>Handling, all people, minutes a month</Strong>
+        <Mono width={56} textAlign="right">
+          now
+        </Mono>
+        <Mono width={56} textAlign="right">
+          then
+        </Mono>
+      </XStack>
+      {[
+        ...rows,
+        {
+          name: `in all, of ${home.units.filter(({ keptFree }) => !keptFree).length} bins`,
+          now: now.sum,
+          then: then.sum,
+        },
+      ].map((row) => (
+        <XStack key={row.name} justifyContent="space-between" gap={10}>
+          <Small flex={1}>{row.name}</Small>
+          <Mono width={56} textAlign="right">
+            {minutesFigure(row.now)}
+          </Mono>
+          <Mono width={56} textAlign="right">
+            {minutesFigure(row.then)}
+          </Mono>
+        </XStack>
+      ))}
+    </YStack>
+  );
+}
+
+/** Bins that a child gets at though it should not. */
+function Unguarded({ home }: { home: HandlingHome }) {
+  const [open, setOpen] = useState(false);
+  const units = home.unguarded.map((id) => home.units.find(({ binId }) => binId === id)!);
+  return (
+    <YStack>
+      <ListHeading title="Not locked away" remark={counted(units.length, { one: '# bin', other: '# bins' })} />
+      <YStack paddingHorizontal={16} paddingVertical={10} gap={8} alignItems="flex-start">
+        <Text>
+          Cleaners, lighters, needles, medicines: a child climbs, so height keeps nobody away; a lock does. Follow what
+          the package says.
+        </Text>
+        {open ? null : <Button label="Show them" onPress={() => setOpen(true)} />}
+      </YStack>
+      {open
+        ? units.map(({ binId, name }) => <ListRow key={binId} title={name} right={<NookPlate nookId={binId} />} />)
+        : null}
+    </YStack>
+  );
+}

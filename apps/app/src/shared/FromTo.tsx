@@ -1,0 +1,14 @@
+import type { ReactNode } from 'react';
+import { XStack } from 'tamagui';
+import { Small } from '@/kit/text/Text';
+import { NookPlate } from './NookPlate';
+
+/** From where to where something is carried, as on the bins themselves. */
+export const FromTo = ({ from, to, children }: { from: string; to: string; children?: ReactNode }) => (
+  <XStack gap={6} alignItems="center" flexWrap="wrap">
+    <NookPlate nookId={from} />
+    <Small aria-label="to">→</Small>
+    <NookPlate nookId={to} />
+    {children}
+  </XStack>
+);
