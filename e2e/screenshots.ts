@@ -55,7 +55,6 @@ await phone.getByTestId('answer').waitFor();
 await shot(phone, 'find-answer-phone');
 await phone.getByTestId('find').fill('PA-B1');
 await phone.getByRole('button', { name: 'Look inside' }).click();
-await shot(phone, 'bin-phone');
 await phone.getByRole('button', { name: 'Record here' }).click();
 await phone.getByTestId('record-line').fill('2 jars plum jam 370 g exp 6/28');
 await phone.getByTestId('record-line').press('Enter');
@@ -101,20 +100,12 @@ await step(phone, 'Try');
 await phone.getByRole('radio', { name: 'E', exact: true }).click();
 await phone.getByRole('button', { name: /^pole box/ }).click();
 await shot(phone, 'fit-phone');
-const boxes = async (page: Page, shelves: string): Promise<void> => {
-  await page.getByRole('radio', { name: 'As many boxes as possible' }).click();
-  await page.getByRole('radio', { name: 'clear box, flat' }).click();
-  await page.getByLabel('May cost at most').fill('180');
-  await page.getByRole('radio', { name: shelves }).click();
-  await page.getByRole('button', { name: 'Find the best mix' }).click();
-  await page.getByText('Best found.').waitFor();
+const where = async (page: Page, name: string): Promise<void> => {
+  await visit(page, '/where');
+  await page.getByText(/^(Best found|With these)/).waitFor();
+  await shot(page, name);
 };
-await planIn(phone, 'Pantry alcove');
-await boxes(phone, 'Stay');
-await phone.getByRole('button', { name: 'Another' }).click();
-await boxes(phone, 'May move on their holes');
-await phone.getByTestId('plan-compare').scrollIntoViewIfNeeded();
-await shot(phone, 'compare-phone');
+await where(phone, 'where-phone');
 
 const wide = await open('wide', 'light');
 await enter(wide);
@@ -126,6 +117,7 @@ await wide.getByRole('grid').focus();
 for (const key of ['ArrowDown', 'ArrowDown', ' ', 'ArrowDown', ' ', 'ArrowDown']) await wide.keyboard.press(key);
 await shot(wide, 'stock-wide');
 
+await where(wide, 'where-wide');
 await planIn(wide, 'Stair press');
 await wide.getByRole('button', { name: 'Find the best mix' }).click();
 await wide.getByRole('button', { name: 'Find again' }).waitFor();

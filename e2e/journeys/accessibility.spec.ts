@@ -148,6 +148,20 @@ const VIEWS: [name: string, open: (page: Page, server: HomeServer) => Promise<vo
     },
   ],
   [
+    'where things go',
+    async (page, server) => {
+      await page.goto(`${server.url}/where`);
+      await expect(page.getByText(/^(Best found|With these, nothing better)/)).toBeVisible();
+    },
+  ],
+  [
+    'before you leave',
+    async (page, server) => {
+      await page.goto(`${server.url}/restock/leaving`);
+      await expect(page.getByRole('heading', { name: 'Is there room for it?' })).toBeVisible();
+    },
+  ],
+  [
     'how long things keep',
     async (page, server) => {
       await page.goto(`${server.url}/keeping`);

@@ -4,7 +4,7 @@ test.use({ homeOf: 'restock' });
 
 const steps = (page: import('@playwright/test').Page) => page.getByRole('navigation', { name: 'Restocking' });
 
-test('the list says what, how many, why and what it costs; a number is changed, a thing put off', async ({
+test('the list says what, how many, why and what it costs; a number is changed, a thing put off @wide', async ({
   page,
   server,
 }) => {
@@ -57,6 +57,21 @@ test('use first: what is lost is used or thrown out, and the list follows', asyn
   await expect(rows.first()).not.toHaveAttribute('aria-label', before!);
   await page.getByRole('radio', { name: 'By place' }).click();
   await expect(page.getByRole('heading', { name: 'Refrigerator' })).toBeVisible();
+});
+
+test('use first by meal: said of a thing, it stands under that meal', async ({ page, server }) => {
+  await openDemo(page, server);
+  await page.goto(`${server.url}/use-first`);
+  await page.getByRole('radio', { name: 'By meal' }).click();
+  await expect(page.getByRole('heading', { name: 'For a cooked meal' })).toBeVisible();
+  await page.goto(server.url);
+  await page.getByTestId('find').fill('rye bread');
+  await page.getByRole('button', { name: 'About it' }).click();
+  await expect(page.getByText('a guess from its name and kind')).toBeVisible();
+  await page.getByRole('button', { name: 'Change: for' }).click();
+  await page.getByRole('checkbox', { name: 'a snack' }).click();
+  await page.getByRole('button', { name: 'Save' }).click();
+  await expect(page.getByText('breakfast and bread, a snack')).toBeVisible();
 });
 
 test('two shop at once, one without a signal; what they bought is in the stock once', async ({
@@ -114,6 +129,65 @@ test('two shop at once, one without a signal; what they bought is in the stock o
     return of.getByTestId('answer').first().innerText();
   };
   expect(await onHand(other)).toBe(await onHand(page));
+});
+
+test('an offer: at most how many, and why; before one leaves: counts, room, cold things @wide', async ({
+  page,
+  server,
+}) => {
+  await openDemo(page, server);
+  await goTo(page, 'Restock');
+  const chicken = page.getByRole('button', { name: /Chicken pieces: / });
+  await chicken.click();
+  await page.getByRole('button', { name: 'On offer' }).click();
+  const offer = page.getByLabel('What does the offer say?');
+  await offer.fill('6 for a song');
+  await expect(page.getByText('“a song” is not an amount of money; write for example 60 or 59.90.')).toBeVisible();
+  await offer.fill('-25 %');
+  await expect(page.getByText(/^(At most \d+|None): more would likely be past their date/)).toBeVisible();
+  await offer.fill('50 for 60');
+  await expect(page.getByText(/^The offer is for 50, and at most \d+ packs?: more would/)).toBeVisible();
+  await expect(page.getByRole('button', { name: 'Take none' })).toBeVisible();
+  await page.getByRole('button', { name: '50 more' }).click();
+  await expect(page.getByText(/€60.00, .*; \d+ too many; lasts to about /)).toBeVisible();
+  await page.getByRole('button', { name: 'Cancel' }).click();
+  await page.getByRole('button', { name: 'Before you leave' }).click();
+  await expect(page.getByRole('heading', { name: 'Is there room for it?' })).toBeVisible();
+  await expect(page.getByText(/^Take a cool bag: /)).toBeVisible();
+  await page.getByPlaceholder('Do we have …?').fill('spagh');
+  await expect(page.getByText(/^(Enough|Some|Yes|Plenty): /).first()).toBeVisible();
+  await page.getByRole('button', { name: /^(Start|Go on) shopping$/ }).click();
+  await expect(page.getByText(/\d+ of \d+ in the basket/)).toBeVisible();
+});
+
+test('twelve things are put away in under two minutes of looking and tapping', async ({ page, server }) => {
+  await openDemo(page, server);
+  await goTo(page, 'Restock');
+  await page.getByRole('button', { name: /^(Start|Go on) shopping$/ }).click();
+  const boxes = page.getByRole('checkbox', { checked: false });
+  await expect(boxes.nth(12)).toBeVisible();
+  for (let ticked = 0; ticked < 12; ticked++) await boxes.first().click();
+  await steps(page).getByRole('link', { name: 'Put away' }).click();
+  await expect(page.getByText(/^\d+ of \d+$/)).toBeVisible();
+  await page.evaluate(() => {
+    const counts = window as unknown as { taps: number };
+    counts.taps = 0;
+    document.addEventListener('click', () => counts.taps++, { capture: true });
+  });
+  for (let thing = 0; thing < 12; thing++) {
+    await page
+      .getByRole('button', { name: /^(as usual|1 week)/ })
+      .first()
+      .click();
+    await page.getByRole('button', { name: /^Done/ }).click();
+    await expect(page.getByText(/^Put away: /)).toBeVisible();
+  }
+  const taps = await page.evaluate(() => (window as unknown as { taps: number }).taps);
+  // Keystroke-level model (Card, Moran, Newell 1980, from memory): thinking 1.35 s before each thing and before each of its
+  // taps, 1.1 s to point and 0.2 s to press. Walking to the shelf is not in it.
+  const seconds = 12 * 1.35 + taps * (1.35 + 1.1 + 0.2);
+  expect(taps).toBe(24);
+  expect(seconds).toBeLessThan(120);
 });
 
 test('put away: a place with its reason, a date by key or as printed, what is new gets its first place', async ({
