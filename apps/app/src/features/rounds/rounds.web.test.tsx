@@ -48,14 +48,14 @@ describe('what wants a look', () => {
     await openWith(<RoundsScreen />, sampleRows());
     expect(await screen.findByText(/^Nothing needs a look today/)).toBeTruthy();
   });
-  it('puts the late before the soon, then what is to be counted and lines to fix; a far date is no matter', async () => {
+  it('puts lines to fix first, the late before the soon, then what is to be counted; a far date is no matter', async () => {
     await openWith(<RoundsScreen />, withDates());
     await screen.findByText('Ends within two weeks');
     expect(screen.getAllByRole('heading', { level: 2 }).map(({ textContent }) => textContent)).toEqual([
+      'Lines to fix',
       'Too late: look, and take out what is bad',
       'Ends within two weeks',
       'Please count',
-      'Lines to fix',
     ]);
     expect(screen.getAllByText('Paper lantern, 2')).toHaveLength(2);
     expect(screen.getByText('“3 of those”')).toBeTruthy();
