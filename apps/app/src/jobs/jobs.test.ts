@@ -2,7 +2,7 @@ import { fitContainer, plainRoom, type ContainerRow } from '@ours/core';
 import { crowded } from './crowded.test-support';
 import { fitsJob } from './fitJobs';
 import { inSlices, type Job, type JobMessage } from './job';
-import { MOST_TRIES, planJob } from './planJob';
+import { mostTries, planJob } from './planJob';
 import { runJob } from './runJob';
 
 const listen = <I, N>(job: Job<I, N>, input: I): Promise<JobMessage<N>[]> =>
@@ -22,7 +22,7 @@ describe('searching a plan', () => {
     const heard = await listen(planJob, crowded);
     const news = newsOf(heard);
     expect(news[0]).toMatchObject({ tries: 0, answer: { placed: expect.anything() } });
-    expect(news.at(-1)).toMatchObject({ tries: MOST_TRIES });
+    expect(news.at(-1)).toMatchObject({ tries: mostTries(crowded) });
     expect(news.at(-1)!.answer!.placed).toHaveLength(3);
     expect(heard.at(-1)).toEqual({ kind: 'done' });
   });

@@ -2,7 +2,10 @@ import { searchPlan, type PlanAnswer, type PlanProblem } from '@ours/core';
 import { inSlices } from './job';
 
 /** Ways tried before the search is content. A number, not a time: the same problem and seed give the same plan anywhere. */
-export const MOST_TRIES = 1200;
+const TRIES_TO_FILL = 1200;
+const TRIES_BY_GROUPS = 6000;
+export const mostTries = ({ groups }: Pick<PlanProblem, 'groups'>): number =>
+  groups.length > 0 ? TRIES_BY_GROUPS : TRIES_TO_FILL;
 /** How often at most it says where it is: each word draws the screen anew. */
 const TOLD_EVERY_MS = 200;
 
@@ -18,6 +21,7 @@ export const planJob = inSlices<PlanProblem, PlanNews>((problem, news) => {
   const started = performance.now();
   const elapsed = (): number => Math.round(performance.now() - started);
   const search = searchPlan(problem);
+  const most = mostTries(problem);
   let tries = 0;
   let seen = search.version();
   let told = 0;
@@ -25,7 +29,7 @@ export const planJob = inSlices<PlanProblem, PlanNews>((problem, news) => {
   return () => {
     const open = search.step(1);
     tries++;
-    const ended = !open || tries >= MOST_TRIES;
+    const ended = !open || tries >= most;
     if (ended || elapsed() - told >= TOLD_EVERY_MS) {
       told = elapsed();
       const better = search.version() > seen;

@@ -1,6 +1,6 @@
 import type { PlanAnswer, PlanProblem } from '@ours/core';
 import { useCallback, useEffect, useRef, useState } from 'react';
-import { MOST_TRIES } from './planJob';
+import { mostTries } from './planJob';
 import { runJob } from './runJob';
 
 export interface Solving {
@@ -30,7 +30,7 @@ export function usePlanSolver(): { solving: Solving; start: (problem: PlanProble
             return { ...before, state: 'done', progress: 1 };
           case 'news': {
             const { answer, tries, ms } = message.news;
-            return { ...before, answer: answer ?? before.answer, progress: tries / MOST_TRIES, ms };
+            return { ...before, answer: answer ?? before.answer, progress: tries / mostTries(problem), ms };
           }
         }
       }),

@@ -10,6 +10,8 @@ export const FILL_SHARE = 0.8;
 export const MOST_STACKED = 2;
 /** Walls and floor of a container whose inside was not measured take about this. Own default. */
 const WALL_TENTH_MM = 25;
+/** What a container weighs when nobody weighed it: a guess from its volume, 60 g a litre. Own estimate. */
+const GRAMS_PER_LITRE = 60;
 
 type Measures = Pick<
   ContainerFields,
@@ -57,6 +59,21 @@ export function innerVolumeMl(container: Measures): number {
     inner(container.baseDepthTenthMm ?? container.topDepthTenthMm);
   const height = Math.max(1, container.heightTenthMm - WALL_TENTH_MM);
   return Math.round(((height / 3) * (top + foot + Math.sqrt(top * foot))) / 1e6);
+}
+
+/** What a type of container weighs empty: as written down, or estimated from its size. */
+export const containerGrams = (container: Measures & Pick<ContainerFields, 'weightGrams'>): number =>
+  container.weightGrams ?? Math.round((innerVolumeMl(container) / 1000) * GRAMS_PER_LITRE);
+
+/** The shortest way through the inside, which decides whether a bulky thing goes in: as measured, else the outside less the walls. */
+export function leastInsideTenthMm(container: Measures): number {
+  const inner = (measured: number | null, outside: number, walls: number): number =>
+    measured ?? Math.max(1, outside - walls * WALL_TENTH_MM);
+  return Math.min(
+    inner(container.insideWidthTenthMm, container.baseWidthTenthMm ?? container.topWidthTenthMm, 2),
+    inner(container.insideDepthTenthMm, container.baseDepthTenthMm ?? container.topDepthTenthMm, 2),
+    inner(container.insideHeightTenthMm, container.heightTenthMm, 1),
+  );
 }
 
 /**

@@ -1,8 +1,10 @@
 export {
+  containerGrams,
   FILL_SHARE,
   footShare,
   HAND_ROOM_TENTH_MM,
   innerVolumeMl,
+  leastInsideTenthMm,
   LEAST_SIDE_TENTH_MM,
   MOST_STACKED,
   stackCount,

@@ -1,5 +1,5 @@
 import type { CivilDate } from '../base';
-import { containerGrams } from '../plan';
+import { containerGrams } from '../containers';
 import { modelSpace } from '../fit';
 import type { BinRow, HouseholdState, ItemRow, LotRow, ShelfRow, SpaceRow } from '../household';
 import { bulkOfNook } from '../stock';

@@ -10,7 +10,7 @@ export {
   type Stray,
   wayKey,
 } from './handlingTypes';
-export { takingsOf } from './takings';
+export { everyTaking, takingsOf } from './takings';
 export { isChemical, isGuarded, type Purpose, purposeOf } from './kindOf';
 export { Placement, priceByTerm, priceOf, strayMinutes, sumOf, UNIT_TERMS, type UnitPrice } from './Placement';
 export { placementBound } from './placementBound';
@@ -23,6 +23,7 @@ export {
   type Reacher,
   reacherOf,
   reachSeconds,
+  UNKNOWN_REACHER,
 } from './reach';
 export { layRow, type Row, type RowBody, type RowShelf, type RowSpot } from './shelfRow';
 export { HANDLING, OFTEN } from './weights';

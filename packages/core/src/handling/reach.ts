@@ -22,6 +22,8 @@ const EASY = 0.44;
 const BEND = 0.2;
 /** Own defaults for who was not measured. */
 const ADULT_MM = 1900;
+/** Somebody of whom nothing is known. */
+export const UNKNOWN_REACHER = { reachMm: ADULT_MM, steps: true } as const;
 const CHILD_MM = 600;
 const CHILD_MM_A_YEAR = 100;
 const UNKNOWN_CHILD_YEARS = 6;

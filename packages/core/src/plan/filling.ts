@@ -1,7 +1,7 @@
 import { MOST_PLACED } from '../base';
 import type { PlannedBin } from '../household';
 import { type StandingBody, EmptyShelf, ShelfFloor, type SlantedRow } from '../fit';
-import { FILL_SHARE } from '../containers';
+import { capacityMl, useOfGroup } from './groupUse';
 import { planGroupId } from './planGroups';
 import type { PlanAnswer, PlanContainer, PlanProblem, Setting } from './planTypes';
 import { roomsAfter } from './shelfSettings';
@@ -99,7 +99,8 @@ export class Filling {
       const standing = standingOf(bin, type);
       floor.occupy(standing, type.weightGrams);
       const { group, buy } = bin;
-      this.add({ type, shelfId: bin.shelfId, standing, group, buy, locked: bin }, floor.bottomTenthMm);
+      const ml = group === null ? 0 : capacityMl(type, useOfGroup(problem, group), ground.gramsPerMl.get(group) ?? 0);
+      this.add({ type, shelfId: bin.shelfId, standing, group, buy, locked: bin }, floor.bottomTenthMm, ml);
       if (buy) this.money -= type.priceMinor ?? 0;
     }
   }
@@ -109,9 +110,9 @@ export class Filling {
   }
 
   /** Onto the lowest shelf with room, on the floor before on others; with noise now and then the order is broken. */
-  put(type: PlanContainer, group: string | null, grams: number, buy: boolean): boolean {
-    const weight = type.weightGrams + grams;
-    if (this.isFull || (type.maxLoadGrams !== null && grams > type.maxLoadGrams)) return false;
+  put(type: PlanContainer, buy: boolean): boolean {
+    const weight = type.weightGrams;
+    if (this.isFull) return false;
     const { floors } = this;
     const first = this.way.tight ? this.tightest(type, weight) : 0;
     const broken = this.noise > 0 && this.random() < this.noise;
@@ -122,18 +123,49 @@ export class Filling {
         const floor = floors[at]!;
         const standing = stacking === 1 ? floor.onStack(type, weight) : floor.place(type, weight);
         if (!standing) continue;
-        this.add({ type, shelfId: floor.shelfId, standing, group, buy, locked: null }, floor.bottomTenthMm);
+        this.add({ type, shelfId: floor.shelfId, standing, group: null, buy, locked: null }, floor.bottomTenthMm, 0);
         return true;
       }
     }
     return false;
   }
 
-  private add(one: Placed, bottomTenthMm: number): void {
+  /**
+   * For a group, onto the first shelf of an order with room.
+   * @param grams of what goes into it
+   * @param order places among the shelves
+   * @param stacked on another of its kind before the next shelf; else on the floor of any shelf first
+   * @param ml what it takes of the group
+   */
+  putInOrder(
+    type: PlanContainer,
+    group: string,
+    grams: number,
+    buy: boolean,
+    order: readonly number[],
+    stacked: boolean,
+    ml: number,
+  ): boolean {
+    const weight = type.weightGrams + grams;
+    if (this.isFull || (type.maxLoadGrams !== null && grams > type.maxLoadGrams + 1)) return false;
+    const ways = stacked
+      ? order.flatMap((at) => [[at, false] as const, [at, true] as const])
+      : [...order.map((at) => [at, false] as const), ...order.map((at) => [at, true] as const)];
+    for (const [at, onTop] of ways) {
+      const floor = this.floors[at]!;
+      const standing = onTop ? floor.onStack(type, weight) : floor.place(type, weight);
+      if (!standing) continue;
+      this.add({ type, shelfId: floor.shelfId, standing, group, buy, locked: null }, floor.bottomTenthMm, ml);
+      return true;
+    }
+    return false;
+  }
+
+  private add(one: Placed, bottomTenthMm: number, ml: number): void {
     const { sums, needs } = this;
     const { type, group, standing } = one;
     this.placed.push(one);
-    if (group !== null && needs.has(group)) needs.set(group, needs.get(group)! - type.volumeMl * FILL_SHARE);
+    if (group !== null && needs.has(group)) needs.set(group, needs.get(group)! - ml);
     sums.volumeMl += type.volumeMl;
     sums.lifting += type.volumeMl * (bottomTenthMm + standing.z);
     if (standing.z > 0) sums.stacked++;
@@ -152,21 +184,12 @@ export class Filling {
     return best;
   }
 
-  private left(): { group: string; volumeMl: number }[] {
-    const left: { group: string; volumeMl: number }[] = [];
-    for (const [group, need] of this.needs) if (need > 0.5) left.push({ group, volumeMl: Math.round(need) });
-    return left;
-  }
-
-  /**
-   * What the plan is judged by, the most important first, less being better: volume left over, volume that stands (without
-   * groups), money, containers bought, shelves moved, stacked ones, number, lifting.
-   */
+  /** What a filled space is judged by, the most important first, less being better: volume that stands, money, containers bought,
+   * shelves moved, stacked ones, number, lifting. */
   score(): number[] {
     const { sums, ground } = this;
     return [
-      this.left().reduce((sum, { volumeMl }) => sum + volumeMl, 0),
-      ground.problem.groups.length === 0 ? -sums.volumeMl : 0,
+      -sums.volumeMl,
       sums.costMinor,
       sums.bought,
       ground.setting.filter(({ movedHoles }) => movedHoles !== 0).length,
@@ -176,28 +199,30 @@ export class Filling {
     ];
   }
 
-  /** As planned bins; locked ones keep their keys, whatever they are. */
-  private bins(): PlannedBin[] {
+  /** As planned bins; locked ones keep their keys, whatever they are. @param groups of each, where they were exchanged since */
+  private bins(groups?: readonly (string | null)[]): PlannedBin[] {
     const taken = new Set(this.ground.problem.locked.map(({ key }) => key));
     let serial = 0;
-    return this.placed.map(({ standing, type, shelfId, group, buy, locked }) => {
+    return this.placed.map(({ standing, type, shelfId, group, buy, locked }, at) => {
       if (locked) return locked;
       while (taken.has(`p${serial}`)) serial++;
-      return plannedBin(standing, type, shelfId, group, buy, `p${serial++}`);
+      return plannedBin(standing, type, shelfId, groups?.[at] ?? group, buy, `p${serial++}`);
     });
   }
 
-  answer(outside: ReadonlyMap<string, number>): PlanAnswer {
+  answer(outside: ReadonlyMap<string, number>, groups?: readonly (string | null)[]): PlanAnswer {
     return {
-      placed: this.bins(),
+      placed: this.bins(groups),
       shelves: this.ground.setting,
-      left: this.left(),
+      left: [],
       outside: [...outside].filter(([, count]) => count > 0).map(([containerId, count]) => ({ containerId, count })),
       costMinor: this.sums.costMinor,
       bought: this.sums.bought,
       stacked: this.sums.stacked,
       freeMl: Math.round(this.floors.reduce((sum, floor) => sum + floor.freeMl(), 0)),
       provenBest: false,
+      price: null,
+      boundMinutes: null,
     };
   }
 }

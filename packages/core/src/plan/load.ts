@@ -1,7 +1,6 @@
 import type { HouseholdState } from '../household';
-import { innerVolumeMl } from '../containers';
+import { containerGrams, innerVolumeMl } from '../containers';
 import { bulkOfLot, bulkOfNook } from '../stock';
-import { containerGrams } from './planProblem';
 import { roomMl, modelSpace } from '../fit';
 
 /** A rack is tall, and to be fixed to the wall, from this height or when higher than four times its depth. Own default. */

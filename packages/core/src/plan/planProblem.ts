@@ -1,14 +1,8 @@
 import type { HouseholdState, ContainerRow, PlannedBin, PlanGroup } from '../household';
-import { footShare, innerVolumeMl } from '../containers';
-import type { PlanContainer, PlanProblem } from './planTypes';
+import { containerGrams, footShare, innerVolumeMl, leastInsideTenthMm } from '../containers';
+import { footOf } from '../handling';
+import type { GroupUse, PlanContainer, PlanProblem } from './planTypes';
 import { modelSpace, type SpaceModel } from '../fit';
-
-/** What a container weighs when nobody weighed it: a guess from its volume, 60 g a litre. Own estimate. */
-const GRAMS_PER_LITRE = 60;
-
-/** What a type of container weighs empty: as written down, or estimated from its size. */
-export const containerGrams = (container: ContainerRow): number =>
-  container.weightGrams ?? Math.round((innerVolumeMl(container) / 1000) * GRAMS_PER_LITRE);
 
 /** Where a container type is in use: bins that are one of it. */
 export function binsOfContainer(state: HouseholdState, containerId: string) {
@@ -31,6 +25,8 @@ export function planContainer(state: HouseholdState, container: ContainerRow, sp
     depthTenthMm: container.topDepthTenthMm,
     heightTenthMm: container.heightTenthMm,
     footShare: footShare(container),
+    leastInsideTenthMm: leastInsideTenthMm(container),
+    lid: container.hasLid,
     stackPitchTenthMm: container.stackPitchTenthMm,
     volumeMl: innerVolumeMl(container),
     weightGrams: containerGrams(container),
@@ -53,6 +49,8 @@ export interface PlanWishes {
   family: string | null;
   moveShelves: boolean;
   seed: number;
+  /** How the groups are handled, by their ids (see `groupUses`); left out: a monthly taking each. */
+  uses?: Readonly<Record<string, GroupUse>>;
   /** Only this shelf is planned; the others stay as they are. */
   shelfId?: string | null;
 }
@@ -102,6 +100,7 @@ export function planProblem(
     family: wishes.family,
     moveShelves: wishes.moveShelves && !wishes.shelfId,
     seed: wishes.seed,
+    handling: { footMm: footOf(space), groups: wishes.uses ?? {} },
   };
   return { problem, model };
 }

@@ -1,39 +1,32 @@
-import { boxesOf, buildPlan, mutate, OrderedPlan, startingGenes, type Box, type Built, type Genes } from './buildPlan';
-import { FILL_SHARE } from '../containers';
+import { boxesOf, OrderedPlan, type Box, type Built } from './buildPlan';
 import { groundOf, type Ground, type Slants } from './filling';
-import type { PlanAnswer, PlanContainer, PlanProblem, Setting } from './planTypes';
+import { searchGroups } from './groupSearch';
+import type { PlanAnswer, PlanContainer, PlanProblem, PlanSearch, Setting } from './planTypes';
 import { rowsExactly } from './rowsExactly';
 import { seededRandom } from '../base';
 import { otherSettings, settingNow } from './shelfSettings';
 
-export interface PlanSearch {
-  /** Tries some more ways; answers whether it is worth going on. */
-  step(tries: number): boolean;
-  best(): PlanAnswer;
-  /** Grows with each better answer. */
-  version(): number;
-}
-
 /**
- * Which containers, owned ones first, go where so that the groups are housed: under a budget, in one family if wanted,
- * with shelves moved on their holes if allowed. Greedy at once; then seeded changes of the order of single boxes and, with
- * groups, of their order and of the types they like. Better means, in this order: less left over, less bought, fewer shelves moved,
- * fewer stacked, heavy things lower.
+ * Plans a space. With groups: which containers hold them and where, in minutes a month (see `searchGroups`). Without: which containers,
+ * owned ones first, so that the most stands, under a budget, in one family if wanted, with shelves moved on their holes if allowed;
+ * greedy at once, then seeded changes of the order of single boxes. Better means, in this order: more volume, less money, less bought,
+ * fewer shelves moved, fewer stacked, heavy things lower.
  *
  * @returns a search that can be stepped, stopped and asked at any time; the same problem and seed give the same answers
  */
 export function searchPlan(problem: PlanProblem): PlanSearch {
+  return problem.groups.length > 0 ? searchGroups(problem) : searchFilling(problem);
+}
+
+function searchFilling(problem: PlanProblem): PlanSearch {
   const random = seededRandom(problem.seed);
   const slants: Slants = new Map();
   const now = settingNow(problem);
   const ground = groundOf(problem, now, slants);
   const boxes = boxesOf(problem);
-  const byGroups = problem.groups.length > 0;
   const starts = startingOrders(boxes);
   const volume = boxes.reduce((sum, { type }) => sum + type.volumeMl, 0);
-  const first = byGroups
-    ? buildPlan(ground, startingGenes(problem), random, 0)
-    : new OrderedPlan(ground, boxes, starts[0]!, random);
+  const first = new OrderedPlan(ground, boxes, starts[0]!, random);
   let best = { answer: first.answer(), score: first.score };
   let version = 1;
   const offer = (plan: Built): number[] => {
@@ -60,15 +53,8 @@ export function searchPlan(problem: PlanProblem): PlanSearch {
   const tryOne = (): void => {
     const next = settings.next();
     if (!next.done) lines.push(...newLines(next.value));
-    if (tries === 0 && !byGroups) tryRows();
+    if (tries === 0) tryRows();
     const line = lines[tries++ % lines.length]!;
-    if (byGroups && tries % GROUP_TURN === 0) {
-      const genes = mutate(line.genes, random);
-      const before = version;
-      offer(buildPlan(line.ground, genes, random, random() < 0.5 ? 0 : 0.3));
-      if (version > before || random() < 0.05) line.genes = genes;
-      return;
-    }
     const start = line.starts.shift();
     const anew = line.stale > STALE;
     const far = anew || random() < FAR;
@@ -76,8 +62,8 @@ export function searchPlan(problem: PlanProblem): PlanSearch {
     const way = { tight: line.tight, slim: random() < SLIM };
     const plan = new OrderedPlan(line.ground, boxes, order, random, random() < PLAIN ? 0 : NOISE, way);
     const score = offer(plan);
-    // What is left over or outside decides where the walk goes; a little worse is gone along with, now and then.
-    const worth = score[0]! + score[1]!;
+    // What stands decides where the walk goes; a little worse is gone along with, now and then.
+    const worth = score[0]!;
     const slack = volume * SLACK * random() * random();
     if (line.worth === null || worth <= line.worth + slack || anew) {
       line.stale = line.least === null || worth < line.least - 0.5 ? 0 : line.stale + 1;
@@ -88,7 +74,7 @@ export function searchPlan(problem: PlanProblem): PlanSearch {
   };
   let judged = { version: 0, perfect: false };
   const isThrough = (): boolean => {
-    if (judged.version !== version) judged = { version, perfect: isPerfect(best.answer, boxes, problem) };
+    if (judged.version !== version) judged = { version, perfect: isPerfect(best.answer, boxes) };
     return judged.perfect;
   };
   return {
@@ -104,7 +90,6 @@ export function searchPlan(problem: PlanProblem): PlanSearch {
 /** A way of setting the shelves with the order of boxes that did best on it. */
 interface Line {
   ground: Ground;
-  genes: Genes;
   /** Whether boxes go where they leave the narrowest gap, or low. */
   tight: boolean;
   starts: number[][];
@@ -125,15 +110,12 @@ const SLACK = 0.01;
 const SLIM = 0.05;
 /** Share of tries far from the line's order: what a walk in small steps does not come upon. */
 const FAR = 0.5;
-/** With groups every so many tries go by the order of groups instead of single boxes. */
-const GROUP_TURN = 9;
 /** Share of tries without noise, and how often the others turn the order of the shelves round. */
 const PLAIN = 0.95;
 const NOISE = 0.3;
 
 const newLine = (ground: Ground, tight: boolean, starts: readonly number[][]): Line => ({
   ground,
-  genes: startingGenes(ground.problem),
   tight,
   starts: [...starts],
   order: starts[0]!,
@@ -206,24 +188,13 @@ function shuffled(order: readonly number[], random: () => number): number[] {
   return next;
 }
 
-/**
- * Whether nothing can be better, proven. Without groups: every container stands on the lowest shelf, nothing is moved, stacked or for
- * sale. With groups: all is housed with nothing bought, moved or stacked, in the fewest containers there can be, as low as
- * can be; with locked bins nothing is claimed.
- */
-function isPerfect(answer: PlanAnswer, boxes: readonly Box[], problem: PlanProblem): boolean {
+/** Whether nothing can be better, proven: every container stands on the lowest shelf, nothing is moved, stacked or for sale. */
+function isPerfect(answer: PlanAnswer, boxes: readonly Box[]): boolean {
   const moved = answer.shelves.some(({ movedHoles }) => movedHoles !== 0);
-  if (answer.left.length > 0 || answer.outside.length > 0 || answer.bought > 0 || moved || answer.stacked > 0)
-    return false;
+  if (answer.outside.length > 0 || answer.bought > 0 || moved || answer.stacked > 0) return false;
   const bottoms = new Map(answer.shelves.map(({ shelfId, bottomTenthMm }) => [shelfId, bottomTenthMm]));
   const highest = Math.max(0, ...answer.placed.map(({ shelfId }) => bottoms.get(shelfId) ?? Infinity));
-  if (problem.groups.length === 0) return highest <= Math.min(...bottoms.values()) && !boxes.some(({ buy }) => buy);
-  const largest = Math.max(1, ...boxes.map(({ type }) => type.volumeMl * FILL_SHARE));
-  const fewest = problem.groups.reduce((sum, { volumeMl }) => sum + Math.ceil((volumeMl - 0.5) / largest), 0);
-  // Above the floor, smaller containers in the same number would be lifted less.
-  const alike = new Set(boxes.map(({ type }) => type.volumeMl)).size === 1;
-  const low = highest === 0 || (alike && highest <= Math.min(...bottoms.values()));
-  return problem.locked.length === 0 && low && answer.placed.length <= fewest;
+  return highest <= Math.min(...bottoms.values()) && !boxes.some(({ buy }) => buy);
 }
 
 const isLess = (a: readonly number[], b: readonly number[]): boolean => {

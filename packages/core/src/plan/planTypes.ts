@@ -10,6 +10,9 @@ export interface PlanContainer {
   footShare: number;
   stackPitchTenthMm: number | null;
   volumeMl: number;
+  /** The shortest way through its inside; left out: of its outside. */
+  leastInsideTenthMm?: number;
+  lid?: boolean;
   weightGrams: number;
   maxLoadGrams: number | null;
   /** Of the pool: not in use elsewhere. */
@@ -29,6 +32,18 @@ export interface PlanShelf {
   /** One of the shelves that lie above each other in the body: their neighbours limit its height. */
   inBody: boolean;
 }
+/** How a group of things is handled. */
+export interface GroupUse {
+  /** Takings a month. */
+  uses: number;
+  usesFrom: 'said' | 'taken' | 'guess';
+  /** Who takes from it; shares that add up to 1. */
+  who: readonly { reachMm: number; steps: boolean; share: number }[];
+  /** Its largest thing whose volume is known; 0: none is. */
+  largestMl: number;
+  /** Of one, where all are alike and that is known. */
+  pieceMl: number | null;
+}
 /** What a plan is to be found for: shelves, groups, containers and wishes. */
 export interface PlanProblem {
   shelves: readonly PlanShelf[];
@@ -44,6 +59,12 @@ export interface PlanProblem {
   family: string | null;
   moveShelves: boolean;
   seed: number;
+  /** How the groups are handled, by their ids; left out: a monthly taking each. */
+  handling?: {
+    /** The foot of the space over the floor, mm. */
+    footMm: number;
+    groups: Readonly<Record<string, GroupUse>>;
+  };
 }
 /** A plan that was found, what it leaves over and costs, and whether it is proven to be the best. */
 export interface PlanAnswer {
@@ -58,6 +79,51 @@ export interface PlanAnswer {
   freeMl: number;
   /** Proven that nothing can be better, by all that a plan is judged by. */
   provenBest: boolean;
+  /** With groups: what it costs to live with. */
+  price: PlanPrice | null;
+  /** With groups: no plan costs less than this, minutes a month; null: not known. */
+  boundMinutes: number | null;
+}
+
+/** Minutes a month of one group in a plan, and what they come from. */
+export interface GroupPrice {
+  group: string;
+  /** Its bins, by their places among the priced ones. */
+  bins: number[];
+  /** No fewer bins hold it, of all that may be used; 0: nothing does. */
+  fewest: number;
+  shelves: number;
+  leftMl: number;
+  /** Of what is housed. */
+  minutes: number;
+  /** What its height costs at each taking, seconds, over who takes and from where. */
+  reachSeconds: number;
+  /** The heaviest of its bins, filled. */
+  heaviestGrams: number;
+}
+/** Minutes a month of a plan, by what they are spent on. */
+export interface PlanPrice {
+  /** Taking and putting back, and the paces within the room: the same in every plan. */
+  taking: number;
+  reaching: number;
+  /** Lids, pulling out, lifting away what is in front or on top. */
+  opening: number;
+  lifting: number;
+  /** Bins kept in order, groups over more bins than need be, over several shelves, and air. */
+  keeping: number;
+  /** Money and moved shelves, spread over a year. */
+  once: number;
+  /** What found no room. */
+  left: number;
+  sum: number;
+  groups: GroupPrice[];
 }
 /** Where each shelf's surface lies. */
 export type Setting = PlanAnswer['shelves'];
+export interface PlanSearch {
+  /** Tries some more ways; answers whether it is worth going on. */
+  step(tries: number): boolean;
+  best(): PlanAnswer;
+  /** Grows with each better answer. */
+  version(): number;
+}

@@ -1,4 +1,4 @@
-import { codeTail, loadState, type NookSummary, type SpaceRow } from '@ours/core';
+import { codeTail, loadState, planGroupId, type NookSummary, type PlannedBin, type SpaceRow } from '@ours/core';
 import { useRouter } from 'expo-router';
 import { useMedia, XStack, YStack } from 'tamagui';
 import { useHome } from '@/shared/useHome';
@@ -13,8 +13,9 @@ import { OpenDoorView } from '@/features/drawing';
 import { FloorBoard, LoadBar } from '@/features/fit';
 import { clearanceWords, loadWords } from '@/features/fit/words';
 import { PlanCompare } from './PlanCompare';
+import { PlanReasons } from './PlanReasons';
 import { PlanSettings } from './PlanSettings';
-import { budgetWords, factsOf, keptPlanWords, plannedWords, planHeadline } from './words';
+import { budgetWords, factsOf, howGoodWords, keptPlanWords, plannedWords, planHeadline, planPriceWords } from './words';
 import { usePlanBoard } from './usePlanBoard';
 import { MOST_PLANS } from './usePlanWork';
 
@@ -27,6 +28,19 @@ const plannedSummary = (lots: number): NookSummary => ({
   low: 0,
   pleaseCount: 0,
 });
+
+const sameBins = (a: readonly PlannedBin[], b: readonly PlannedBin[]): boolean =>
+  a.length === b.length &&
+  a.every((bin, at) => {
+    const other = b[at]!;
+    return (
+      bin.key === other.key &&
+      bin.shelfId === other.shelfId &&
+      bin.cxTenthMm === other.cxTenthMm &&
+      bin.cyTenthMm === other.cyTenthMm &&
+      bin.degrees === other.degrees
+    );
+  });
 
 /** Solve, look, drag, lock, solve again; keep up to three plans and compare them. */
 export function Planning({ space }: { space: SpaceRow }) {
@@ -52,8 +66,12 @@ export function Planning({ space }: { space: SpaceRow }) {
     settings,
     grams,
   } = board;
+  const drawn = board.shown ?? plan;
+  const names = new Map((drawn?.groups ?? []).map((group) => [planGroupId(group), group.name]));
   const width = gtMd ? Math.round((content - 48) * 0.56) : content;
   const answer = board.shown ?? board.last;
+  // What a hand has moved since is no longer what the search has judged.
+  const isAsFound = answer !== null && (board.shown !== null || sameBins(answer.placed, plan?.placed ?? []));
   const facts = answer ? factsOf(answer, board.groupCount) : null;
   const top = (
     <YStack gap={10} paddingVertical={8}>
@@ -120,17 +138,13 @@ export function Planning({ space }: { space: SpaceRow }) {
       {facts ? (
         <YStack paddingHorizontal={16} gap={2} testID="plan-answer">
           <Strong>{planHeadline(facts, unit, currency)}</Strong>
-          <Small>
-            {answer?.provenBest
-              ? 'Nothing better is possible.'
-              : solving.state === 'solving'
-                ? 'Still looking.'
-                : 'Best found.'}
-          </Small>
+          {answer && isAsFound ? <Small>{howGoodWords(answer, solving.state === 'solving')}</Small> : null}
+          {board.price ? <Small>{planPriceWords(board.price)}</Small> : null}
         </YStack>
       ) : plan ? (
         <YStack paddingHorizontal={16} testID="plan-answer">
           <Strong>{keptPlanWords(plan.placed.length, plan.groups.length)}</Strong>
+          {board.price ? <Small>{planPriceWords(board.price)}</Small> : null}
         </YStack>
       ) : null}
     </YStack>
@@ -242,11 +256,29 @@ export function Planning({ space }: { space: SpaceRow }) {
       <Small>{budgetWords(plan.budgetMinor, currency)}</Small>
     </YStack>
   ) : null;
+  const reasons =
+    view && board.reasons.length > 0 ? (
+      <PlanReasons
+        reasons={board.reasons}
+        placed={drawn?.placed ?? []}
+        shelfIds={[...model.shelves].sort((a, b) => a.bottomTenthMm - b.bottomTenthMm).map(({ shelf }) => shelf.id)}
+        unit={unit}
+        nameOf={(id) => names.get(id) ?? id}
+        tagOf={view.tagOf}
+        selected={selected}
+        onSelect={board.press}
+      />
+    ) : null;
   const compare = <PlanCompare space={space} plans={plans} />;
   return (
     <TwoPane
       gap={10}
-      left={front}
+      left={
+        <>
+          {front}
+          {reasons}
+        </>
+      }
       leftWidth={width}
       right={
         <>
@@ -260,6 +292,7 @@ export function Planning({ space }: { space: SpaceRow }) {
         <>
           {top}
           {front}
+          {reasons}
           {floor}
           {use}
           {compare}

@@ -16,14 +16,17 @@ import { useHome } from '@/shared/useHome';
 import { Button } from '@/kit/press/Button';
 import { ListHeading } from '@/kit/layout/ListRow';
 import { Small, Strong } from '@/kit/text/Text';
+import { minutesFigure } from '@/features/where/words';
 import { viewPlan } from './planView';
+import { standingPlan } from './standingPlan';
+import { wishesOf } from './usePlanWork';
 
 interface Column {
   plan: PlanRow;
   values: string[];
 }
 
-const ROWS = ['Housed', 'Left over', 'Containers', 'To buy', 'Shelves moved', 'Stacked', 'Free volume'];
+const ROWS = ['Housed', 'Min a month', 'Left over', 'Containers', 'To buy', 'Shelves moved', 'Stacked', 'Free volume'];
 
 /** Two or three plans side by side: what fits, money, what is free, what is lost. */
 export function PlanCompare({ space, plans }: { space: SpaceRow; plans: readonly PlanRow[] }) {
@@ -112,6 +115,7 @@ function valuesOf(
   currency: string,
 ): string[] {
   const view = viewPlan(state, space, plan);
+  const standing = standingPlan(state, space, plan, wishesOf(space, plan));
   const typeOf = (id: string) => state.get('container', id);
   const left = plan.groups.map((group) => {
     const housed = plan.placed
@@ -135,6 +139,7 @@ function valuesOf(
   const room = [...view.rooms.values()].reduce((sum, one) => sum + roomMl(one), 0);
   return [
     plan.groups.length === 0 ? 'boxes only' : `${plan.groups.length - lost.length} of ${plan.groups.length}`,
+    standing ? minutesFigure(standing.price.sum - standing.price.left) : '',
     lost.length === 0
       ? 'nothing'
       : formatVolume(

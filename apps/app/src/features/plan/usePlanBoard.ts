@@ -13,6 +13,7 @@ import {
 } from '@ours/core';
 import { useMemo, useState } from 'react';
 import { viewPlan } from './planView';
+import { standingPlan } from './standingPlan';
 import { usePlanWork } from './usePlanWork';
 import { PLACE_PROBLEMS } from './words';
 
@@ -35,6 +36,12 @@ export function usePlanBoard(space: SpaceRow) {
   const view = useMemo(
     () => (drawn ? { version, ...viewPlan(state, space, drawn) } : null),
     [state, version, space, drawn],
+  );
+  const { solving, wishes } = work;
+  // While it is sought the search says what the best so far costs.
+  const standing = useMemo(
+    () => (drawn && solving.state !== 'solving' ? { version, ...standingPlan(state, space, drawn, wishes) } : null),
+    [state, version, space, drawn, wishes, solving.state],
   );
   const families = [...new Set(state.all('container').map(({ family }) => family))]
     .filter((family) => family !== '')
@@ -130,6 +137,8 @@ export function usePlanBoard(space: SpaceRow) {
   return {
     ...work,
     view,
+    price: standing?.price ?? work.shown?.price ?? null,
+    reasons: standing?.reasons ?? [],
     model,
     families,
     at,

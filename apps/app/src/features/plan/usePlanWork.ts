@@ -2,9 +2,11 @@ import {
   BARE_SPACE_BUILD,
   clearOutState,
   groupThings,
+  groupUses,
   inNewGroups,
   lotsWithin,
   planProblem,
+  type GroupUse,
   type HouseholdState,
   type Op,
   type PlanAnswer,
@@ -23,28 +25,32 @@ import type { PlanWishesUi } from './PlanSettings';
 
 export const MOST_PLANS = 3;
 
-/** What is to be housed: everything here, less what an open round of sorting sends away. */
+/** What is to be housed, everything here less what an open round of sorting sends away, and how it is handled. */
 export function groupsToHouse(
   state: HouseholdState,
   space: SpaceRow,
   groupBy: PlanWishesUi['groupBy'],
   shelfId: string | null,
-): PlanGroup[] {
+): { groups: PlanGroup[]; uses: Record<string, GroupUse> } {
   const open = state.clearOutsOf(space.id).find(({ finishedAt }) => finishedAt === null);
   const verdicts = open ? clearOutState(state, open).verdicts : new Map();
   const staying = lotsWithin(state, shelfId ?? space.id).filter(
     ({ id }) => (verdicts.get(id)?.verdict ?? 'keep') === 'keep',
   );
-  return groupThings(state, staying, groupBy, today()).map(({ id, key, volumeMl, grams, binIds }) => ({
-    id,
-    name: groupName(key),
-    volumeMl,
-    grams,
-    binIds,
-  }));
+  const things = groupThings(state, staying, groupBy, today());
+  return {
+    groups: things.map(({ id, key, volumeMl, grams, binIds }) => ({
+      id,
+      name: groupName(key),
+      volumeMl,
+      grams,
+      binIds,
+    })),
+    uses: groupUses(state, things, today()),
+  };
 }
 
-const wishesOf = (space: SpaceRow, plan: PlanRow | null): PlanWishesUi => ({
+export const wishesOf = (space: SpaceRow, plan: PlanRow | null): PlanWishesUi => ({
   shelfId: plan?.shelves.length === 1 ? plan.shelves[0]!.shelfId : null,
   fillWith: plan !== null && plan.groups.length === 0 ? (plan.placed[0]?.containerId ?? null) : null,
   groupBy: space.build?.school ?? 'order',
@@ -95,13 +101,15 @@ export function usePlanWork(space: SpaceRow) {
   };
   const solve = (seed = plan?.seed ?? 1): void => {
     const fill = wishes.fillWith;
-    const groups = fill === null ? groupsToHouse(state, space, wishes.groupBy, wishes.shelfId) : [];
+    const { groups, uses } =
+      fill === null ? groupsToHouse(state, space, wishes.groupBy, wishes.shelfId) : { groups: [], uses: {} };
     const locked = inNewGroups(plan?.placed.filter((bin) => bin.locked) ?? [], groups);
     const built = planProblem(state, space.id, {
       ...wishes,
       family: fill === null ? wishes.family : null,
       containerIds: fill === null ? [] : [fill],
       groups,
+      uses,
       locked,
       seed,
     });

@@ -1,5 +1,6 @@
 import { counted } from '@/kit/text/counted';
 import {
+  formatMass,
   formatMoney,
   formatVolume,
   type BuyingList,
@@ -7,7 +8,10 @@ import {
   type PlaceProblem,
   type PlanAnswer,
   type PlannedBin,
+  type PlanPrice,
+  type PlanReason,
 } from '@ours/core';
+import { AT_BAND, minutesFigure, monthlyWords, usesWords } from '@/features/where/words';
 
 const some = (count: number, one: string, many: string): string =>
   counted(count, { one: `# ${one}`, other: `# ${many}` });
@@ -88,3 +92,64 @@ export function totalWords(
 /** A plan of before, of which only what stands is known. */
 export const keptPlanWords = (containers: number, groups: number): string =>
   `${some(containers, 'container', 'containers')} for ${some(groups, 'group', 'groups')}.`;
+
+/** What is known of how good a plan is; nothing is said that was not proven. */
+export function howGoodWords(
+  { provenBest, left, price, boundMinutes }: Pick<PlanAnswer, 'provenBest' | 'left' | 'price' | 'boundMinutes'>,
+  solving: boolean,
+): string {
+  if (provenBest) return left.length > 0 ? 'With these containers no more finds room.' : 'Nothing better is possible.';
+  if (solving) return 'Still looking.';
+  if (left.length > 0) return 'Best found; it is not proven that no more finds room.';
+  if (price === null || boundMinutes === null) return 'Best found.';
+  // At most: rounded up.
+  const gap = Math.ceil((price.sum - boundMinutes) * 10 - 1e-6) / 10;
+  return `Best found; at most ${monthlyWords(gap)} from the best possible.`;
+}
+
+const PRICE_TERMS: readonly [
+  keyof PlanPrice & ('taking' | 'keeping' | 'reaching' | 'opening' | 'lifting' | 'once'),
+  string,
+][] = [
+  ['taking', 'taking'],
+  ['reaching', 'reaching'],
+  ['opening', 'opening and lifting away'],
+  ['lifting', 'weight'],
+  ['keeping', 'keeping in order'],
+  ['once', 'money and moved shelves over a year'],
+];
+/** `3.7 min a month: taking 1.7, keeping in order 1.4.` What found no room is said elsewhere. */
+export function planPriceWords(price: PlanPrice): string {
+  const said = PRICE_TERMS.filter(([term]) => price[term] >= 0.05)
+    .sort(([a], [b]) => price[b] - price[a])
+    .map(([term, words]) => `${words} ${minutesFigure(price[term])}`);
+  const sum = monthlyWords(price.sum - price.left);
+  return `${price.left > 0 ? `${sum} for what is housed` : sum}${said.length > 0 ? `: ${said.join(', ')}` : ''}.`;
+}
+
+/** Why a group has its places, in a sentence or three. */
+export function planReasonWords({ price, use, band, more }: PlanReason, unit: LengthUnit): string {
+  const count = price.bins.length;
+  if (count === 0) return `No room found for its ${formatVolume(price.leftMl, unit)}.`;
+  const bins =
+    more === 'taken'
+      ? `${count} bins; ${price.fewest} would hold it, but those are needed for others.`
+      : more === 'not_found'
+        ? `${count} bins; no better plan with ${price.fewest} was found.`
+        : count > 1 && price.leftMl === 0
+          ? `${count} bins, the fewest that hold it.`
+          : '';
+  const where = band === null ? '' : `, ${AT_BAND[band]}`;
+  return [
+    bins,
+    price.shelves > 1 ? `On ${price.shelves} shelves.` : '',
+    `${capitalised(usesWords(use))}${where}.`,
+    price.heaviestGrams >= HEAVY_GRAMS ? `Up to ${formatMass(price.heaviestGrams, unit)} to lift.` : '',
+    price.leftMl > 0 ? `${formatVolume(price.leftMl, unit)} find no room.` : '',
+  ]
+    .filter(Boolean)
+    .join(' ');
+}
+/** From here on the weight is said: what lies there is lifted with both hands. Own default. */
+const HEAVY_GRAMS = 5000;
+const capitalised = (words: string): string => words.charAt(0).toUpperCase() + words.slice(1);

@@ -31,7 +31,7 @@ export const BAND_WORDS: Readonly<Record<ReachBand, string>> = {
   bend: 'bend',
   floor: 'floor',
 };
-const AT_BAND: Readonly<Record<ReachBand, string>> = {
+export const AT_BAND: Readonly<Record<ReachBand, string>> = {
   step: 'above reach',
   stretch: 'with a stretch',
   easy: 'within easy reach',

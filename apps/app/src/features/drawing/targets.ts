@@ -1,0 +1,116 @@
+/** Where a finger meets the bins of a drawing: those too small by themselves are met together. */
+
+export interface Area {
+  x: number;
+  y: number;
+  width: number;
+  height: number;
+}
+/** The least that a finger is given (WCAG 2.2, 2.5.8: 24 by 24 CSS pixels). */
+export const LEAST_TARGET = 24;
+
+const isSmall = ({ width, height }: Area): boolean => width < LEAST_TARGET || height < LEAST_TARGET;
+
+/** At least as large as a finger needs, about its middle. */
+export function grown({ x, y, width, height }: Area): Area {
+  const [wide, high] = [Math.max(width, LEAST_TARGET), Math.max(height, LEAST_TARGET)];
+  return { x: x - (wide - width) / 2, y: y - (high - height) / 2, width: wide, height: high };
+}
+
+const overlap = (a: Area, b: Area): boolean =>
+  a.x < b.x + b.width - 0.01 &&
+  b.x < a.x + a.width - 0.01 &&
+  a.y < b.y + b.height - 0.01 &&
+  b.y < a.y + a.height - 0.01;
+
+function around(areas: readonly Area[]): Area {
+  const x = Math.min(...areas.map((area) => area.x));
+  const y = Math.min(...areas.map((area) => area.y));
+  return {
+    x,
+    y,
+    width: Math.max(...areas.map((area) => area.x + area.width)) - x,
+    height: Math.max(...areas.map((area) => area.y + area.height)) - y,
+  };
+}
+
+/** A place to press, with the bins it stands for: their places in what was given. */
+export interface Target {
+  area: Area;
+  members: number[];
+}
+
+/**
+ * One target for each bin; small ones whose targets would lie over each other share one, as few as make it large enough.
+ * @example targetsOf([{ x: 0, y: 0, width: 20, height: 60 }, { x: 20, y: 0, width: 20, height: 60 }])
+ * //=> [{ area: { x: 0, y: 0, width: 40, height: 60 }, members: [0, 1] }]
+ */
+export function targetsOf(areas: readonly Area[]): Target[] {
+  const large: Target[] = [];
+  const small: number[] = [];
+  areas.forEach((area, at) => {
+    if (isSmall(area)) small.push(at);
+    else large.push({ area, members: [at] });
+  });
+  // Along the longer side of what lies close together: a row from the left, a stack from the top.
+  const shared = clusters(small, areas).flatMap((cluster) => {
+    const whole = around(cluster.map((at) => areas[at]!));
+    const along = whole.width >= whole.height ? ('x' as const) : ('y' as const);
+    const across = along === 'x' ? 'y' : 'x';
+    const inOrder = [...cluster].sort(
+      (a, b) => areas[a]![along] - areas[b]![along] || areas[a]![across] - areas[b]![across],
+    );
+    return chunks(inOrder, areas);
+  });
+  // With the keyboard one comes by them in the order in which the bins stand.
+  return [...large, ...shared].sort((a, b) => Math.min(...a.members) - Math.min(...b.members));
+}
+
+/** Small ones in groups whose grown areas hang together. */
+function clusters(small: readonly number[], areas: readonly Area[]): number[][] {
+  const open = new Set(small);
+  const found: number[][] = [];
+  for (const first of small) {
+    if (!open.delete(first)) continue;
+    const cluster = [first];
+    // It grows while it is walked through.
+    for (let nth = 0; nth < cluster.length; nth++)
+      for (const other of [...open])
+        if (overlap(grown(areas[cluster[nth]!]!), grown(areas[other]!))) {
+          open.delete(other);
+          cluster.push(other);
+        }
+    found.push(cluster);
+  }
+  return found;
+}
+
+/** One after the other until they are large enough together; what is left at the end goes with the last. */
+function chunks(inOrder: readonly number[], areas: readonly Area[]): Target[] {
+  const parts: number[][] = [];
+  let part: number[] = [];
+  for (const at of inOrder) {
+    part.push(at);
+    if (isSmall(around(part.map((one) => areas[one]!)))) continue;
+    parts.push(part);
+    part = [];
+  }
+  if (part.length > 0) {
+    const last = parts.pop() ?? [];
+    parts.push([...last, ...part]);
+  }
+  return parts.map((members) => ({ area: grown(around(members.map((one) => areas[one]!))), members }));
+}
+
+/** Which of some areas is nearest to a point. @returns its place among them */
+export function nearest(areas: readonly Area[], x: number, y: number): number {
+  let best = 0;
+  let least = Infinity;
+  areas.forEach((area, at) => {
+    const dx = Math.max(area.x - x, 0, x - area.x - area.width);
+    const dy = Math.max(area.y - y, 0, y - area.y - area.height);
+    const away = dx * dx + dy * dy;
+    if (away < least) [best, least] = [at, away];
+  });
+  return best;
+}

@@ -1,0 +1,370 @@
+/** Plans for groups of things: seeded annealing over which containers hold a group and where it goes, judged in minutes a month. */
+import { MOST_PLACED, seededRandom } from '../base';
+import { Filling, groundOf, type Ground, type Slants } from './filling';
+import { capacityMl, useOfGroup } from './groupUse';
+import { mayMove, mixesOf, standsIn, type Mixes } from './mixes';
+import {
+  handlingOfBin,
+  PLAN_COST,
+  pricedGroups,
+  pricePlan,
+  type PricedBin,
+  type PricedGroup,
+  type PricedShelf,
+} from './planPrice';
+import type { PlanAnswer, PlanContainer, PlanPrice, PlanProblem, PlanSearch, Setting } from './planTypes';
+import { isAllowed, otherSettings, settingNow } from './shelfSettings';
+
+/** Minutes a plan may be worse to be gone along with, at the beginning and after so many tries. */
+const HOT = 2;
+const COLD = 0.005;
+const COOLED_AFTER = 2500;
+/** Then it is warmed up again a little, every so many tries. */
+const WARM = 0.3;
+const WARMED_EVERY = 500;
+/** What is left over makes the steps between plans higher: as a share of what it costs, gone along with besides. */
+const HOTTER = 0.1;
+/** Share of tries on how the shelves stand now; the others go in turn by the other settings. */
+const AS_IT_STANDS = 0.5;
+/** Share of tries that turn the ways round. */
+const TURNED = 0.05;
+/** How much oftener cheap mixes are tried than dear ones. */
+const LIKED = 1.5;
+/** Share of tries after which the walk goes on from what a plan became. */
+const LEARNED = 0.2;
+const SAME = 1e-9;
+/** Pairs of like bins that are looked at for having their groups exchanged. */
+const MOST_PAIRS = 300;
+
+/**
+ * What is varied: the order of the groups; for each, which of its mixes, on which shelf first, and whether stacked before it goes on; and
+ * whether bins stand only the way round that takes less of the width.
+ */
+interface Genes {
+  order: number[];
+  mix: number[];
+  shelf: number[];
+  stacked: boolean[];
+  slim: boolean;
+}
+/** A setting of the shelves with the plan that the walk on it stands at. */
+interface Line {
+  ground: Ground;
+  shelves: PricedShelf[];
+  /** For each group the shelves, those first that cost least. */
+  likes: number[][];
+  genes: Genes;
+  minutes: number;
+  /** Of its minutes, for what found no room. */
+  left: number;
+}
+interface Found {
+  bins: PricedBin[];
+  filling: Filling;
+  line: Line;
+  price: PlanPrice;
+}
+
+/**
+ * Which containers, where, so that the groups of a problem are handled in as few minutes a month as can be found (see `pricePlan`).
+ * The first answer is there at once; each step tries some more. Only plans that stand are answered with.
+ */
+export function searchGroups(problem: PlanProblem): PlanSearch {
+  return new GroupSearch(problem);
+}
+
+class GroupSearch implements PlanSearch {
+  private readonly random: () => number;
+  private readonly slants: Slants = new Map();
+  private readonly groups: PricedGroup[];
+  private readonly mixes: Mixes[];
+  private readonly bound: number | null;
+  private readonly lines: Line[];
+  private readonly settings: Generator<Setting>;
+  private found: Found;
+  private tries = 0;
+  private count = 1;
+
+  constructor(private readonly problem: PlanProblem) {
+    this.random = seededRandom(problem.seed);
+    const now = settingNow(problem);
+    const ground = groundOf(problem, now, this.slants);
+    const moved = mayMove(problem);
+    const stands = standsIn(ground, moved);
+    const held = this.heldByLocked(ground);
+    const bare = pricedGroups(
+      problem,
+      problem.groups.map(() => 0),
+    ).map((group) => ({ ...group, needMl: Math.max(0, group.needMl - (held.get(group.id)?.ml ?? 0)) }));
+    this.mixes = bare.map((group) => mixesOf(ground, group, stands, moved));
+    this.groups = pricedGroups(
+      problem,
+      bare.map(({ id }, at) => this.mixes[at]!.fewest + (held.get(id)?.bins ?? 0)),
+    );
+    this.bound = problem.locked.length > 0 ? null : this.boundOf(ground, bare, moved);
+    this.lines = [this.newLine(ground)];
+    this.settings = otherSettings(problem, now);
+    this.found = this.build(this.lines[0]!, this.lines[0]!.genes);
+    this.lines[0]!.minutes = this.found.price.sum;
+    this.exchange();
+  }
+
+  step(tries: number): boolean {
+    for (let n = 0; n < tries && !this.isProven; n++) this.tryOne();
+    return !this.isProven;
+  }
+  version(): number {
+    return this.count;
+  }
+  best(): PlanAnswer {
+    const { filling, bins, price } = this.found;
+    const answer = filling.answer(
+      new Map(),
+      bins.map(({ group }) => group),
+    );
+    const left = price.groups.flatMap(({ group, leftMl }) => (leftMl > 0 ? [{ group, volumeMl: leftMl }] : []));
+    return { ...answer, left, price, boundMinutes: this.bound, provenBest: this.isProven };
+  }
+
+  private get isProven(): boolean {
+    return this.bound !== null && this.found.price.sum <= this.bound + SAME;
+  }
+
+  /** With no shelf moved each group is housed as cheaply as can be where they are; or else at least one is moved, to the best height. */
+  private boundOf(ground: Ground, groups: readonly PricedGroup[], moved: boolean): number {
+    const sum = (all: readonly Mixes[]): number => all.reduce((least, { leastMinutes }) => least + leastMinutes, 0);
+    if (!moved) return sum(this.mixes);
+    const stands = standsIn(ground, false);
+    const unmoved = groups.map((group, at) => mixesOf(ground, group, stands, false, this.mixes[at]!.fewest));
+    return Math.min(sum(unmoved), sum(this.mixes) + PLAN_COST.shelfMoveMinutes / PLAN_COST.onceMonths);
+  }
+
+  private heldByLocked({ byId, gramsPerMl }: Ground): Map<string, { ml: number; bins: number }> {
+    const held = new Map<string, { ml: number; bins: number }>();
+    for (const { group, containerId } of this.problem.locked) {
+      const type = byId.get(containerId);
+      if (group === null || !type) continue;
+      const before = held.get(group) ?? { ml: 0, bins: 0 };
+      const ml = capacityMl(type, useOfGroup(this.problem, group), gramsPerMl.get(group) ?? 0);
+      held.set(group, { ml: before.ml + ml, bins: before.bins + 1 });
+    }
+    return held;
+  }
+
+  private newLine(ground: Ground): Line {
+    const shelves = ground.shelves.map(({ shelfId, bottomTenthMm, room }): PricedShelf => ({
+      shelfId,
+      bottomTenthMm,
+      room,
+      movedHoles: ground.setting.find((one) => one.shelfId === shelfId)?.movedHoles ?? 0,
+    }));
+    const likes = this.groups.map(({ use }, at) => {
+      const type = this.mixes[at]!.list[0]?.types[0];
+      if (!type) return shelves.map((_, shelf) => shelf);
+      const costs = shelves.map((shelf) => {
+        const { reaching, opening, gripMm } = handlingOfBin(this.problem, use, type, shelf, 0, 0);
+        return ((reaching + opening) * use.uses) / 60 + gripMm * 1e-6;
+      });
+      return shelves.map((_, shelf) => shelf).sort((a, b) => costs[a]! - costs[b]!);
+    });
+    // What is taken most chooses first; what needs much room before what needs little.
+    const weight = ({ use, needMl }: PricedGroup): number => use.uses + needMl / 5000;
+    const order = this.groups.map((_, at) => at).sort((a, b) => weight(this.groups[b]!) - weight(this.groups[a]!));
+    const genes = {
+      order,
+      mix: order.map(() => 0),
+      shelf: order.map((_, at) => likes[at]![0] ?? 0),
+      stacked: order.map(() => false),
+      slim: true,
+    };
+    return { ground, shelves, likes, genes, minutes: Infinity, left: 0 };
+  }
+
+  private tryOne(): void {
+    const next = this.settings.next();
+    if (!next.done) this.lines.push(this.newLine(groundOf(this.problem, next.value, this.slants)));
+    const others = this.lines.length - 1;
+    const at = others === 0 || this.random() < AS_IT_STANDS ? 0 : 1 + (this.tries % others);
+    const line = this.lines[at]!;
+    this.tries++;
+    const genes = line.minutes === Infinity ? line.genes : this.changed(line.genes);
+    const built = this.build(line, genes);
+    const first = this.tries < COOLED_AFTER;
+    const top = first ? HOT + HOTTER * line.left : WARM;
+    const phase = first ? this.tries / COOLED_AFTER : ((this.tries - COOLED_AFTER) % WARMED_EVERY) / WARMED_EVERY;
+    const heat = top * (COLD / top) ** phase;
+    const worse = built.price.sum - line.minutes;
+    if (worse <= 0 || this.random() < Math.exp(-worse / heat)) {
+      line.genes = this.random() < LEARNED ? this.asBuilt(genes, built) : genes;
+      line.minutes = built.price.sum;
+      line.left = built.price.left;
+    }
+    if (built.price.sum < this.found.price.sum - SAME) {
+      this.found = built;
+      this.exchange();
+      this.count++;
+    }
+  }
+
+  private changed({ order, mix, shelf, stacked, slim }: Genes): Genes {
+    const next = { order: [...order], mix: [...mix], shelf: [...shelf], stacked: [...stacked], slim };
+    if (this.random() < TURNED) next.slim = !slim;
+    const pick = (below: number): number => Math.floor(this.random() * below);
+    for (let changes = this.random() < 0.6 ? 1 : 2; changes > 0; changes--) {
+      const group = pick(order.length);
+      const kind = this.random();
+      const ways = this.mixes[group]!.list.length;
+      if (kind < 0.3 && ways > 1) {
+        // The cheap ones more often.
+        next.mix[group] = Math.floor(this.random() ** LIKED * ways);
+      } else if (kind < 0.65) next.shelf[group] = pick(this.lines[0]!.shelves.length);
+      else if (kind < 0.75) next.stacked[group] = !next.stacked[group];
+      else if (kind < 0.9) {
+        const other = pick(order.length);
+        [next.shelf[group], next.shelf[other]] = [next.shelf[other]!, next.shelf[group]!];
+        if (this.random() < 0.5) this.exchangeMixes(next, group, other);
+      } else {
+        const [moved] = next.order.splice(pick(order.length), 1);
+        next.order.splice(pick(order.length), 0, moved!);
+      }
+    }
+    return next;
+  }
+
+  /**
+   * What a plan became, in place of what was wished for: a group that found its shelf full has the one it stands on, so that the next
+   * change is a small one from there.
+   */
+  private asBuilt(genes: Genes, { bins, line }: Found): Genes {
+    const shelf = [...genes.shelf];
+    const mix = [...genes.mix];
+    this.groups.forEach(({ id }, at) => {
+      const own = bins.filter(({ group }) => group === id);
+      if (own.length === 0) return;
+      shelf[at] = line.shelves.findIndex(({ shelfId }) => shelfId === own[0]!.shelfId);
+      const types = new Set(own.map(({ type }) => type));
+      const count = (all: readonly PlanContainer[], type: PlanContainer): number =>
+        all.reduce((sum, one) => sum + Number(one === type), 0);
+      const stood = own.map(({ type }) => type);
+      const found = this.mixes[at]!.list.findIndex(
+        (way) =>
+          way.types.length === stood.length &&
+          [...types].every((type) => count(way.types, type) === count(stood, type)),
+      );
+      if (found >= 0) mix[at] = found;
+    });
+    return { ...genes, shelf, mix };
+  }
+
+  /** Each takes the containers of the other, where these hold it. */
+  private exchangeMixes(genes: Genes, a: number, b: number): void {
+    const same = (of: number, as: number): number => {
+      const wanted = this.mixes[as]!.list[genes.mix[as]!]?.types ?? [];
+      return this.mixes[of]!.list.findIndex(
+        ({ types }) => types.length === wanted.length && types.every((type, nth) => type === wanted[nth]),
+      );
+    };
+    const [forA, forB] = [same(a, b), same(b, a)];
+    if (forA >= 0 && forB >= 0) [genes.mix[a], genes.mix[b]] = [forA, forB];
+  }
+
+  /** Groups in their order, each into its mix on its shelf; what is taken or finds no room there is made up for by what is free. */
+  private build(line: Line, genes: Genes): Found {
+    const { ground, likes, shelves } = line;
+    const { problem, byId } = ground;
+    const filling = new Filling(ground, this.random, 0, { tight: false, slim: genes.slim });
+    const free = new Map(problem.containers.map((one) => [one.containerId, one.free]));
+    for (const { type, buy } of filling.placed) if (!buy) free.set(type.containerId, free.get(type.containerId)! - 1);
+    for (const at of genes.order) {
+      const group = this.groups[at]!;
+      let need = Math.max(0, filling.needs.get(group.id) ?? 0);
+      const order = [genes.shelf[at]!, ...likes[at]!.filter((shelf) => shelf !== genes.shelf[at])];
+      const put = (type: PlanContainer): boolean => {
+        const ml = capacityMl(type, group.use, group.gramsPerMl);
+        const isFree = (free.get(type.containerId) ?? 0) > 0;
+        if (ml <= 0 || (!isFree && !canBuy(type, filling.money, problem))) return false;
+        const grams = Math.round(Math.min(need, ml) * group.gramsPerMl);
+        if (!filling.putInOrder(type, group.id, grams, !isFree, order, genes.stacked[at]!, ml)) return false;
+        if (isFree) free.set(type.containerId, free.get(type.containerId)! - 1);
+        else filling.money -= type.priceMinor!;
+        need -= ml;
+        return true;
+      };
+      const without = new Set<PlanContainer>();
+      for (const type of this.mixes[at]!.list[genes.mix[at]!]?.types ?? [])
+        if (need > 0.5 && !without.has(type) && !put(type)) without.add(type);
+      while (need > 0.5 && filling.placed.length < MOST_PLACED) {
+        const type = bestOf(problem, group, need, (one) => !without.has(one));
+        if (!type) break;
+        if (!put(type)) without.add(type);
+      }
+    }
+    const bins = filling.placed.map(({ type, shelfId, standing, group, buy }): PricedBin => ({
+      type: byId.get(type.containerId)!,
+      shelfId,
+      standing,
+      group,
+      buy,
+    }));
+    return { bins, filling, line, price: pricePlan(problem, this.groups, bins, shelves) };
+  }
+
+  /** Bins alike exchange their groups while that costs less: what is taken more comes in front, on top, or to the better height. */
+  private exchange(): void {
+    const { line, filling } = this.found;
+    let { bins, price } = this.found;
+    const locked = filling.placed.map((one) => one.locked !== null);
+    let pairs = 0;
+    for (let a = 0; a < bins.length; a++)
+      for (let b = a + 1; b < bins.length && pairs < MOST_PAIRS; b++) {
+        const [one, other] = [bins[a]!, bins[b]!];
+        if (one.type !== other.type || one.group === other.group || one.buy !== other.buy || locked[a] || locked[b])
+          continue;
+        pairs++;
+        const next = [...bins];
+        next[a] = { ...one, group: other.group };
+        next[b] = { ...other, group: one.group };
+        if (one.shelfId !== other.shelfId && !this.carries(line, next)) continue;
+        const priced = pricePlan(this.problem, this.groups, next, line.shelves);
+        if (priced.sum < price.sum - SAME) [bins, price] = [next, priced];
+      }
+    this.found = { bins, filling, line, price };
+  }
+
+  /** Whether no shelf is loaded over its rating. */
+  private carries({ ground }: Line, bins: readonly PricedBin[]): boolean {
+    return ground.shelves.every(({ shelfId, loadGrams }) => {
+      if (loadGrams === null) return true;
+      let grams = 0;
+      for (const { shelfId: on, type, group } of bins) {
+        if (on !== shelfId) continue;
+        const of = this.groups.find(({ id }) => id === group);
+        grams +=
+          type.weightGrams + (of ? Math.min(of.needMl, capacityMl(type, of.use, of.gramsPerMl)) * of.gramsPerMl : 0);
+      }
+      return grams <= loadGrams;
+    });
+  }
+}
+
+const canBuy = ({ priceMinor }: PlanContainer, money: number, { budgetMinor }: PlanProblem): boolean =>
+  priceMinor !== null && budgetMinor !== null && priceMinor <= money;
+
+/** The smallest that holds all that is needed, else the one that takes most; owned ones first. */
+function bestOf(
+  problem: PlanProblem,
+  { use, gramsPerMl }: PricedGroup,
+  need: number,
+  mayBe: (type: PlanContainer) => boolean,
+): PlanContainer | null {
+  let best: PlanContainer | null = null;
+  let least = Infinity;
+  for (const type of problem.containers) {
+    if (!mayBe(type) || !isAllowed(type, problem)) continue;
+    const ml = capacityMl(type, use, gramsPerMl);
+    if (ml <= 0) continue;
+    const worse = (ml >= need - 0.5 ? type.volumeMl : 1e9 - ml) + (type.free > 0 ? 0 : 1e12);
+    if (worse < least) [best, least] = [type, worse];
+  }
+  return best;
+}
