@@ -11,6 +11,7 @@ import { benchFit } from './fit';
 import { benchFitCounts } from './fitCounts';
 import { benchForecast, benchOutlookTime } from './forecast';
 import { benchPlacement } from './placement';
+import { benchPlans } from './plans';
 import { benchReader } from './reader';
 import { benchUseRebuild, benchUseRebuildOnServer } from './useRebuild';
 
@@ -22,6 +23,7 @@ benchDevice();
 benchForecast();
 benchOutlookTime();
 benchPlacement();
+benchPlans();
 benchUseRebuild();
 await benchUseRebuildOnServer();
 await benchFit();

@@ -71,6 +71,15 @@ const VIEWS: [name: string, open: (page: Page, server: HomeServer) => Promise<vo
     },
   ]),
   [
+    'labels',
+    async (page) => {
+      await goTo(page, 'Nooks');
+      await page.getByRole('link', { name: 'Rack 1' }).click();
+      await page.getByRole('button', { name: 'Labels' }).click();
+      await expect(page.getByTestId('label-read')).toBeVisible();
+    },
+  ],
+  [
     'a new space',
     async (page) => {
       await goTo(page, 'Nooks');

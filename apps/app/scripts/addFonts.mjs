@@ -32,3 +32,13 @@ const page = join(folder, 'index.html');
 const html = readFileSync(page, 'utf8');
 if (!html.includes('/* typefaces */')) throw new Error('index.html has no place for the typefaces');
 writeFileSync(page, html.replace('/* typefaces */', rules.join('\n      ')));
+
+// The same as files that a printed page can hold.
+const PRINTED = {
+  bold: '@expo-google-fonts/atkinson-hyperlegible-next/700Bold/AtkinsonHyperlegibleNext_700Bold.ttf',
+  regular: '@expo-google-fonts/atkinson-hyperlegible-next/400Regular/AtkinsonHyperlegibleNext_400Regular.ttf',
+  mono: '@expo-google-fonts/atkinson-hyperlegible-mono/700Bold/AtkinsonHyperlegibleMono_700Bold.ttf',
+};
+mkdirSync(join(folder, 'print'), { recursive: true });
+for (const [name, file] of Object.entries(PRINTED))
+  writeFileSync(join(folder, 'print', `${name}.ttf`), readFileSync(require.resolve(file)));

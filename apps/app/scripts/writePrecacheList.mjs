@@ -21,7 +21,7 @@ const later = [];
 for (const path of kept) {
   const url = `/${relative(folder, path)}`;
   if (url === '/index.html') continue;
-  const rare = /-latin-ext-|job\.worker|papaparse/.test(url) || statSync(path).size > RARE_FROM_BYTES;
+  const rare = /-latin-ext-|job\.worker|papaparse|^\/print\//.test(url) || statSync(path).size > RARE_FROM_BYTES;
   (rare && !page.includes(`src="${url}"`) ? later : first).push(url);
 }
 const worker = join(folder, 'sw.js');

@@ -9,6 +9,7 @@ export * from './find';
 export * from './fit';
 export * from './forecast';
 export * from './household';
+export * from './labels';
 export * from './measure';
 export * from './plan';
 export * from './record';

@@ -27,6 +27,7 @@ export const keeping = tableOf('keeping');
 export const pick = tableOf('pick');
 export const way = tableOf('way');
 export const errand = tableOf('errand');
+export const label = tableOf('label');
 export const asItIs = tableOf('as_it_is');
 export const ration = tableOf('ration');
 

@@ -36,6 +36,7 @@ export {
   type PickRow,
   type WayRow,
   type ErrandRow,
+  type LabelRow,
   type AsItIsRow,
   type Handling,
   HOW_OFTEN,

@@ -19,6 +19,7 @@ import { shop } from '../restock/shop.entity';
 import { pick } from '../restock/pick.entity';
 import { asItIs } from '../handling/asItIs.entity';
 import { errand } from '../handling/errand.entity';
+import { label } from '../labels/label.entity';
 import { way } from '../handling/way.entity';
 import { keeping } from '../shelflife/keeping.entity';
 import { use } from '../use/use.entity';
@@ -51,6 +52,7 @@ export const ENTITIES = {
   way,
   errand,
   as_it_is: asItIs,
+  label,
 };
 type Entities = typeof ENTITIES;
 /** The name of a kind of row. */
@@ -177,6 +179,7 @@ export type KeepingRow = RowOf['keeping'];
 export type PickRow = RowOf['pick'];
 export type WayRow = RowOf['way'];
 export type ErrandRow = RowOf['errand'];
+export type LabelRow = RowOf['label'];
 export type AsItIsRow = RowOf['as_it_is'];
 /** What a person needs in a day of a kind of things. */
 export type RationRow = RowOf['ration'];

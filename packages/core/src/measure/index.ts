@@ -9,3 +9,11 @@ export {
   opsForMovingShelf,
   restingHeight,
 } from './measureQuestions';
+export {
+  asShelfAbove,
+  neededQuestions,
+  opsForHeights,
+  readHeights,
+  type RunningHeights,
+  surfacesOf,
+} from './measureShort';

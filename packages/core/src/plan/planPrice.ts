@@ -110,18 +110,23 @@ export function hiddenBy(
       top: standing.z + standing.height,
     };
   });
-  return bins.map((bin, at) => {
+  const onShelf = new Map<string, number[]>();
+  bins.forEach(({ shelfId }, at) => {
+    const row = onShelf.get(shelfId);
+    if (row) row.push(at);
+    else onShelf.set(shelfId, [at]);
+  });
+  return bins.map(({ shelfId }, at) => {
     const own = boxes[at]!;
     let hidden = 0;
-    bins.forEach((other, nth) => {
-      if (nth === at || other.shelfId !== bin.shelfId) return;
-      const box = boxes[nth]!;
-      if (Math.min(own.right, box.right) - Math.max(own.left, box.left) <= TOUCH_TENTH_MM) return;
+    for (const other of onShelf.get(shelfId)!) {
+      const box = boxes[other]!;
+      if (other === at || Math.min(own.right, box.right) - Math.max(own.left, box.left) <= TOUCH_TENTH_MM) continue;
       const onTop =
         box.foot > own.foot && Math.min(own.back, box.back) - Math.max(own.front, box.front) > TOUCH_TENTH_MM;
-      const inFront = box.back <= own.front + TOUCH_TENTH_MM && box.top > own.foot && !fromAbove.has(bin.shelfId);
+      const inFront = box.back <= own.front + TOUCH_TENTH_MM && box.top > own.foot && !fromAbove.has(shelfId);
       if (onTop || inFront) hidden += 1;
-    });
+    }
     return hidden;
   });
 }
@@ -139,6 +144,10 @@ export function pricePlan(
 ): PlanPrice {
   const byId = new Map(shelves.map((shelf) => [shelf.shelfId, shelf]));
   const hidden = hiddenBy(bins, shelves);
+  const ofGroup = new Map<string, number[]>();
+  bins.forEach(({ group }, at) => {
+    if (group !== null) ofGroup.set(group, [...(ofGroup.get(group) ?? []), at]);
+  });
   const price: PlanPrice = {
     taking: 0,
     reaching: 0,
@@ -153,7 +162,7 @@ export function pricePlan(
   };
   for (const bin of bins) if (bin.buy) price.once += moneyMinutes(bin.type.priceMinor ?? 0);
   for (const group of groups) {
-    const own = priceGroup(problem, group, bins, byId, hidden);
+    const own = priceGroup(problem, group, ofGroup.get(group.id) ?? [], bins, byId, hidden);
     for (const term of ['taking', 'reaching', 'opening', 'lifting', 'keeping', 'left'] as const)
       price[term] += own[term];
     price.groups.push(own.price);
@@ -166,11 +175,12 @@ export function pricePlan(
 function priceGroup(
   problem: Pick<PlanProblem, 'handling'>,
   { id, needMl, gramsPerMl, use, fewest }: PricedGroup,
+  /** Its bins, by their places among all. */
+  own: readonly number[],
   bins: readonly PricedBin[],
   shelves: ReadonlyMap<string, PricedShelf>,
   hidden: readonly number[],
 ): Record<'taking' | 'reaching' | 'opening' | 'lifting' | 'keeping' | 'left', number> & { price: GroupPrice } {
-  const own = bins.flatMap(({ group }, at) => (group === id ? [at] : []));
   const room = own.map((at) => capacityMl(bins[at]!.type, use, gramsPerMl));
   const all = room.reduce((sum, ml) => sum + ml, 0);
   const leftMl = needMl - all > 0.5 ? needMl - all : 0;
@@ -205,7 +215,7 @@ function priceGroup(
     ...sum,
     price: {
       group: id,
-      bins: own,
+      bins: [...own],
       fewest,
       shelves: on.size,
       leftMl: Math.round(leftMl),

@@ -5,6 +5,7 @@ import { YStack } from 'tamagui';
 import type { Palette } from '@/kit/theme/palette';
 import { BODY_FONT } from '@/kit/theme/tamagui.config';
 import { usePalette } from '@/kit/theme/usePalette';
+import { AskedMeasure, type Asked } from './AskedMeasure';
 import { BinShape, type BinMood } from './BinShape';
 import { BinLabel, HereFlag, LowNotch, Measures, NAME_SIZE, ShelfTag, type Place } from './DrawingLabels';
 import { NookButtons } from './NookButtons';
@@ -22,6 +23,8 @@ export interface OpenDoorViewProps {
   /** Writes the measures along the edges, in the home's unit. */
   measures?: 'metric' | 'inch' | null;
   names?: boolean;
+  /** The side that is being measured. */
+  asked?: Asked | null;
   /** A small picture: no writing, thin lines. */
   thumbnail?: boolean;
   /** Only these shelves are drawn strong; the layers of a chest. */
@@ -67,6 +70,7 @@ export const OpenDoorView = memo(function OpenDoorView(props: OpenDoorViewProps)
         {shelves.map((one) => (
           <Shelf key={one.shelf.id} drawn={one} place={place} palette={palette} {...props} />
         ))}
+        {props.asked ? <AskedMeasure asked={props.asked} view={view} place={place} palette={palette} /> : null}
         {measures ? <Measures view={view} place={place} unit={measures} palette={palette} /> : null}
         {lit && props.names !== false ? (
           <HereFlag

@@ -1,3 +1,4 @@
+export type { Asked } from './AskedMeasure';
 export { ChestPlan } from './ChestPlan';
 export { drawingScale, drawnWidth, OpenDoorView } from './OpenDoorView';
 export { emptySummary, previewOf } from './previewOf';

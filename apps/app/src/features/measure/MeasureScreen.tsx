@@ -1,4 +1,4 @@
-import { formatVolume } from '@ours/core';
+import { formatVolume, type MeasureQuestion } from '@ours/core';
 import { useLocalSearchParams } from 'expo-router';
 import { useMedia, XStack, YStack } from 'tamagui';
 import { useHome } from '@/shared/useHome';
@@ -8,13 +8,15 @@ import { NotHere } from '@/kit/layout/NotHere';
 import { Screen } from '@/kit/layout/Screen';
 import { StepNav } from '@/kit/layout/StepNav';
 import { useContentWidth } from '@/kit/layout/useContentWidth';
-import { Small, Text } from '@/kit/text/Text';
-import { OpenDoorView, useFront, type Front } from '@/features/drawing';
+import { Small, Strong, Text } from '@/kit/text/Text';
+import { OpenDoorView, useFront, type Asked, type Front } from '@/features/drawing';
 import { planSteps } from '@/shared/planSteps';
 import { MeasureList } from './MeasureList';
+import { HeightsCard } from './HeightsCard';
 import { QuestionCard } from './QuestionCard';
 import { ShelfGrips } from './ShelfGrips';
 import { useMeasuring } from './useMeasuring';
+import { MORE_FIGURES, openWords } from './words';
 
 /** One hand on the tape: question after question, the drawing growing as figures come in. */
 export function MeasureScreen() {
@@ -32,7 +34,8 @@ function Measuring({ front }: { front: Front }) {
   const measuring = useMeasuring(space);
   const { names, contradictions, cold, question } = measuring;
   const width = gtMd ? content - 420 - 16 : content;
-  const chosen = question?.of === 'shelf' ? question.id : null;
+  const chosen = question?.of === 'shelf' && measuring.inOneGo === null ? question.id : null;
+  const asked = askedOf(question, measuring.inOneGo !== null);
   const drawing = (
     <YStack gap={4} testID="measure-drawing">
       <ShelfGrips
@@ -50,6 +53,7 @@ function Measuring({ front }: { front: Front }) {
           summaryOf={front.summaryOf}
           measures={unit}
           names={false}
+          asked={asked}
         />
       </ShelfGrips>
       {front.view.assumed ? <Small paddingHorizontal={16}>Even shares where nothing was measured yet.</Small> : null}
@@ -77,7 +81,21 @@ function Measuring({ front }: { front: Front }) {
           <Text color="$late">{text}</Text>
         </XStack>
       ))}
-      {question ? (
+      <YStack gap={2}>
+        <Strong testID="measure-open">{openWords(measuring.answersLeft)}</Strong>
+        {measuring.answersLeft === 0 && !measuring.isNeeded ? <Small>{MORE_FIGURES}</Small> : null}
+      </YStack>
+      {measuring.inOneGo !== null ? (
+        <HeightsCard
+          count={measuring.inOneGo}
+          topTenthMm={space.heightTenthMm}
+          progress={`${measuring.number} of ${measuring.count}`}
+          unit={unit}
+          onSave={(heights) => void measuring.saveHeights(heights)}
+          onBack={measuring.back}
+          onSingly={measuring.askSingly}
+        />
+      ) : question ? (
         <QuestionCard
           key={`${question.id}/${question.key}`}
           question={question}
@@ -88,6 +106,7 @@ function Measuring({ front }: { front: Front }) {
           onSave={measuring.save}
           onNext={measuring.next}
           onBack={measuring.back}
+          same={measuring.same}
         />
       ) : null}
     </YStack>
@@ -131,4 +150,19 @@ function Measuring({ front }: { front: Front }) {
       />
     </Screen>
   );
+}
+
+/** The side that is asked for, as the drawing shows it from the front; a depth is not seen there. */
+function askedOf(question: MeasureQuestion | undefined, inOneGo: boolean): Asked | null {
+  if (inOneGo) return { shelfId: null, key: 'all_bottoms' };
+  if (!question) return null;
+  const shelfId = question.of === 'shelf' ? question.id : null;
+  switch (question.key) {
+    case 'width':
+    case 'height':
+    case 'bottom':
+      return { shelfId, key: question.key };
+    default:
+      return null;
+  }
 }

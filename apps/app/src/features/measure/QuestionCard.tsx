@@ -16,7 +16,7 @@ import { Choices } from '@/kit/form/Choices';
 import { Field } from '@/kit/form/Field';
 import { useFigure } from '@/kit/form/useFigure';
 import { Small, Strong, Text } from '@/kit/text/Text';
-import { answerWords, knownWords, questionWords } from './words';
+import { answerWords, knownWords, questionWords, tapeWords } from './words';
 
 interface Props {
   question: MeasureQuestion;
@@ -28,6 +28,8 @@ interface Props {
   onSave: (value: MeasureAnswer) => Promise<boolean>;
   onNext: () => void;
   onBack: (() => void) | null;
+  /** What the shelf above has, for one key. */
+  same?: { name: string; tenthMm: number } | null;
 }
 
 /** What a question's figure may be: a load over nothing; a height or the first hole may lie at the foot, at 0. */
@@ -37,7 +39,7 @@ function fieldOf({ answer, key }: MeasureQuestion): AnyField {
 }
 
 /** One question with one large field. A second reading that differs from the first asks which one counts. */
-export function QuestionCard({ question, where, progress, unit, isGuess, onSave, onNext, onBack }: Props) {
+export function QuestionCard({ question, where, progress, unit, isGuess, onSave, onNext, onBack, same = null }: Props) {
   const known = answerWords(question, unit);
   const field = fieldOf(question);
   const { text, reading, input } = useFigure(field, unit);
@@ -102,7 +104,9 @@ export function QuestionCard({ question, where, progress, unit, isGuess, onSave,
           }}
           onSubmitEditing={next}
           problem={sent && reading.kind === 'unreadable' ? reading.problem : undefined}
-          hint={known === '' ? undefined : knownWords(known, isGuess)}
+          hint={
+            [tapeWords(question), known === '' ? '' : knownWords(known, isGuess)].filter(Boolean).join(' ') || undefined
+          }
           submitBehavior="submit"
           returnKeyType="next"
           inputMode="text"
@@ -110,6 +114,9 @@ export function QuestionCard({ question, where, progress, unit, isGuess, onSave,
           autoCapitalize="none"
         />
       )}
+      {second === null && same ? (
+        <Button label={`As ${same.name}, ${write(same.tenthMm)}`} onPress={() => void keep(same.tenthMm)} />
+      ) : null}
       {second === null ? (
         <XStack gap={8}>
           <Button label="Back" disabled={onBack === null} onPress={() => onBack?.()} />

@@ -1,10 +1,14 @@
 import {
+  asShelfAbove,
   coldRoom,
   findContradictions,
   measureQuestions,
+  neededQuestions,
+  opsForHeights,
   opsForMeasuring,
   opsForMovingShelf,
   restingHeight,
+  surfacesOf,
   type MeasureAnswer,
   type MeasureQuestion,
   type SpaceRow,
@@ -16,6 +20,9 @@ import { useHome } from '@/shared/useHome';
 import { useUndoStack } from '@/shared/useUndoStack';
 import { shelfWords } from '@/shared/placeWords';
 import { contradictionWords } from './words';
+
+/** Fewer surfaces are asked for one by one. */
+const LEAST_IN_ONE_GO = 3;
 
 const keyOf = ({ id, key }: { id: string; key: string }): string => `${id}/${key}`;
 
@@ -38,16 +45,49 @@ export function useMeasuring(space: SpaceRow) {
         : null,
     };
   });
-  const questions = measureQuestions(space, shelves);
+  const all = measureQuestions(space, shelves);
+  // What a plan needs comes first; then what matters only now and then.
+  const needed = neededQuestions(all, space, shelves);
+  const questions = [...needed, ...all.filter((one) => !needed.includes(one))];
   // After a pattern nothing is measured yet, though everything has a figure.
   const { guess } = useLocalSearchParams<{ guess?: string }>();
   const firstOpen = guess === '1' ? 0 : questions.findIndex(({ value }) => value === null);
   const [at, setAt] = useState(Math.max(0, firstOpen));
   const [measured, setMeasured] = useState<readonly string[]>([]);
+  const [singly, setSingly] = useState(false);
   const question = questions[Math.min(at, questions.length - 1)];
   const asked = Math.min(at, questions.length - 1);
+  const isOpen = (one: MeasureQuestion): boolean =>
+    one.value === null || (guess === '1' && !measured.includes(keyOf(one)));
+  const open = needed.filter(isOpen);
+  const surfaces = surfacesOf(space, shelves);
+  const ofSurfaces = needed.filter(({ id, key }) => key === 'bottom' && surfaces.some((one) => one.id === id));
+  // Worth it from three on, and while none of them was asked for singly.
+  const inOneGo =
+    !singly &&
+    ofSurfaces.length >= LEAST_IN_ONE_GO &&
+    ofSurfaces.length === surfaces.length &&
+    ofSurfaces.every(isOpen) &&
+    question !== undefined &&
+    ofSurfaces.includes(question);
+  const above = question ? asShelfAbove(question, shelves) : null;
   return {
     names,
+    /** Answers until it can be planned; a list of heights is one. */
+    answersLeft:
+      open.length -
+      (ofSurfaces.length >= LEAST_IN_ONE_GO && !singly && ofSurfaces.every(isOpen) ? ofSurfaces.length - 1 : 0),
+    isNeeded: question !== undefined && needed.includes(question),
+    /** The heights of so many surfaces are asked for as one list. */
+    inOneGo: inOneGo ? surfaces.length : null,
+    askSingly: () => setSingly(true),
+    /** What the shelf above has for the same question. */
+    same: above ? { name: names.get(above.shelf.id) ?? '', tenthMm: above.tenthMm } : null,
+    saveHeights: async (heights: readonly number[]): Promise<void> => {
+      setMeasured((before) => [...before, ...ofSurfaces.map(keyOf)]);
+      if (await history.change('measured', opsForHeights(space, surfaces, heights)))
+        setAt(Math.min(questions.length - 1, questions.indexOf(ofSurfaces.at(-1)!) + 1));
+    },
     contradictions,
     cold,
     questions,

@@ -1,4 +1,12 @@
-import { formatLength, formatMass, type Contradiction, type LengthUnit, type MeasureQuestion } from '@ours/core';
+import {
+  formatLength,
+  formatMass,
+  type Contradiction,
+  type LengthUnit,
+  type MeasureQuestion,
+  type RunningHeights,
+} from '@ours/core';
+import { counted } from '@/kit/text/counted';
 
 const SPACE_WORDS: Readonly<Record<string, [ask: string, short: string]>> = {
   width: ['How wide is it, outside?', 'Width'],
@@ -75,3 +83,55 @@ export function contradictionWords(one: Contradiction, unit: LengthUnit, nameOf:
 /** What is known of a figure already, and what an empty field means. */
 export const knownWords = (known: string, isGuess: boolean): string =>
   isGuess ? `From the pattern: ${known}. Empty keeps it.` : `Known: ${known}. Measure it twice; empty keeps it.`;
+
+const SPACE_TAPE: Readonly<Record<string, string>> = {
+  width: 'From the outside of the left wall to the outside of the right one.',
+  height: 'From the floor it stands on to its top edge, at the front.',
+  depth: 'From the back wall to the inside of the closed door, or to the front edge.',
+  post_width: 'Across one post or side wall, from outside to inside.',
+  post_depth: 'Along one post, from front to back.',
+  opening_width: 'Between the insides of the door frame, at the narrowest.',
+  opening_height: 'From the sill to the lintel, inside the frame.',
+  hole_pitch: 'From the middle of one hole to the middle of the next.',
+  first_hole: 'From the foot to the middle of the lowest hole.',
+  board: 'Across the front edge of a shelf.',
+};
+const SHELF_TAPE: Readonly<Record<string, string>> = {
+  width: 'From wall to wall or post to post, at the front.',
+  depth: 'From the back wall to the inside of the closed door, or to its front edge.',
+  height: 'From the top of this shelf to the lowest of what is above, at the front.',
+  bottom: 'From the foot of the space to the top of this shelf.',
+  lip: 'From the top of the shelf to the top of its rim.',
+};
+/** Where to hold the tape for a question; null where there is none to hold. */
+export const tapeWords = (question: MeasureQuestion): string | null =>
+  (question.of === 'space' ? SPACE_TAPE : SHELF_TAPE)[question.key] ?? null;
+
+/** `3 more and it can be planned`. */
+export const openWords = (answers: number): string =>
+  answers === 0
+    ? 'It can be planned.'
+    : counted(answers, { one: '# more and it can be planned', other: '# more and it can be planned' });
+
+/** What the figures that are not needed matter for. */
+export const MORE_FIGURES = 'What follows matters only if a shelf moves, a door is in the way or a load is heavy.';
+
+/** Why a list of heights was not taken. */
+export function heightsProblem(read: Exclude<RunningHeights, { kind: 'read' }>): string {
+  switch (read.kind) {
+    case 'unreadable':
+      return `“${read.part}” is not a length. Write each height as a number, with commas between.`;
+    case 'count':
+      return `${counted(read.found, { one: '# height was read', other: '# heights were read' })}; there are ${read.wanted} shelves.`;
+    case 'order':
+      return `${read.after} comes after ${read.before} and is not higher. Begin with the lowest shelf.`;
+    case 'too_high':
+      return `${read.part} is higher than the space.`;
+  }
+}
+
+/** `2, 37, 72`: heights that could be. */
+export const heightsExample = (count: number, unit: LengthUnit): string =>
+  Array.from({ length: Math.min(count, 3) }, (_, at) => (unit === 'metric' ? 2 + 35 * at : 1 + 14 * at))
+    .join(', ')
+    .concat(count > 3 ? ', …' : '');

@@ -1,4 +1,4 @@
-import { formatLength, type DrawnShelf } from '@ours/core';
+import { formatLength, labelledIn, type DrawnShelf } from '@ours/core';
 import { useLocalSearchParams, useRouter } from 'expo-router';
 import { useEffect, useState } from 'react';
 import { ScrollView, useMedia, XStack, YStack } from 'tamagui';
@@ -55,6 +55,10 @@ function OpenSpace({ front }: { front: Front }) {
   const panel = chosen ? (
     <NookPanel nookId={chosen} onGone={() => setSelected(null)} onClose={() => setSelected(null)} />
   ) : null;
+  // Places without a label are not nagged about: labels come last.
+  const toRenew = useHousehold(
+    ({ state }) => labelledIn(state, space.id).filter(({ since }) => since === 'words' || since === 'contents').length,
+  );
   const caution = CAUTIONS[space.kind];
   const isCold = COLD_KINDS.has(space.kind);
   const side = (
@@ -74,6 +78,14 @@ function OpenSpace({ front }: { front: Front }) {
         <SpaceEditor spaceId={space.id} />
       ) : (
         <SpaceContents spaceId={space.id} selected={chosen} onPick={setSelected} />
+      )}
+      {editing || empty ? null : (
+        <YStack paddingHorizontal={gtMd ? 0 : 16}>
+          <Button
+            label={toRenew > 0 ? `Labels, ${toRenew} to renew` : 'Labels'}
+            onPress={() => router.push(`/space/${space.id}/labels`)}
+          />
+        </YStack>
       )}
       {space.note ? <Text paddingHorizontal={16}>{space.note}</Text> : null}
       {caution ? <Small paddingHorizontal={16}>{caution}</Small> : null}

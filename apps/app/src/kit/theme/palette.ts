@@ -55,3 +55,6 @@ export const DARK: Palette = {
   wood: '#263030',
   quiet: '#5B6764',
 };
+
+/** What is printed: on white paper, whatever the theme. */
+export const PRINTED = { ink: '#111111', paper: '#ffffff', faint: '#6b6b6b' } as const;

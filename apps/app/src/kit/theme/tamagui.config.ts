@@ -41,6 +41,10 @@ export const BODY_FONT = `${SANS}_400Regular, ${MEANWHILE}`;
 /** The same for what is to stand out. */
 export const STRONG_FONT = `${SANS}_600SemiBold, ${MEANWHILE}`;
 
+/** For labels: words read from afar, and the plate. */
+export const BOLD_FONT = `${SANS}_700Bold, ${MEANWHILE}`;
+export const MONO_BOLD_FONT = `${MONO}_700Bold, monospace`;
+
 /** On the web each weight is a family of its own: bold is a font, not a property. */
 const family = (name: string) =>
   createFont({

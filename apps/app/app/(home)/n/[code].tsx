@@ -1,0 +1,3 @@
+import { CodeScreen } from '@/features/labels/CodeScreen';
+
+export default CodeScreen;

@@ -1,0 +1,3 @@
+import { LabelsScreen } from '@/features/labels/LabelsScreen';
+
+export default LabelsScreen;

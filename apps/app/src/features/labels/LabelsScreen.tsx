@@ -1,0 +1,297 @@
+import {
+  capHeightFor,
+  codeAddress,
+  LABEL_SHEETS,
+  labelledIn,
+  labelsOnPage,
+  layLabel,
+  opsForPrinting,
+  type Labelled,
+  type LabelLayout,
+} from '@ours/core';
+import { useLocalSearchParams } from 'expo-router';
+import { useMemo, useState, type ReactNode } from 'react';
+import { useMedia, XStack, YStack } from 'tamagui';
+import { v7 as uuidv7 } from 'uuid';
+import { useToast } from '@/kit/feedback/Toasts';
+import { saveFile } from '@/kit/files';
+import { Choices } from '@/kit/form/Choices';
+import { Stepper } from '@/kit/form/Stepper';
+import { EmptyState } from '@/kit/layout/EmptyState';
+import { ListHeading, ListRow } from '@/kit/layout/ListRow';
+import { NotHere } from '@/kit/layout/NotHere';
+import { Screen } from '@/kit/layout/Screen';
+import { TwoPane } from '@/kit/layout/TwoPane';
+import { useContentWidth } from '@/kit/layout/useContentWidth';
+import { Button } from '@/kit/press/Button';
+import { CheckSquare } from '@/kit/press/CheckSquare';
+import { Plate } from '@/kit/text/Plate';
+import { Small, Strong } from '@/kit/text/Text';
+import { useHousehold } from '@/shared/HouseholdProvider';
+import { today } from '@/shared/opContext';
+import { useHome } from '@/shared/useHome';
+import { useRunCommand } from '@/shared/useRunCommand';
+import { LabelPicture } from './LabelPicture';
+import { fetchLabelFonts, labelsPdf, testPagePdf } from './labelsPdf';
+import { keepLabelWishes, labelWishes, MOST_SHIFT, type LabelWishes } from './labelWishes';
+import {
+  changedWords,
+  codeWords,
+  DISTANCES,
+  distanceWords,
+  pagesWords,
+  readableWords,
+  sheetWords,
+  shiftWords,
+  SINCE_WORDS,
+} from './words';
+
+/** Read from so far, unless something else was chosen: standing before a shelf. */
+const USUAL_DISTANCE = 2;
+const SHIFT_STEP = 0.5;
+
+/** The labels of a space: which, how large, on what sheet; printed, and remembered as printed. */
+export function LabelsScreen() {
+  const { id } = useLocalSearchParams<{ id: string }>();
+  const space = useHousehold(({ state }) => (id ? (state.get('space', id) ?? null) : null));
+  if (!space || space.retired) return <NotHere what="This place" />;
+  return <SpaceLabels key={space.id} spaceId={space.id} name={space.name} />;
+}
+
+function SpaceLabels({ spaceId, name }: { spaceId: string; name: string }) {
+  const { unit } = useHome();
+  const { gtMd } = useMedia();
+  const content = useContentWidth();
+  const toast = useToast();
+  const runCommand = useRunCommand();
+  const labels = useHousehold(({ state, version }) => ({ all: labelledIn(state, spaceId), version })).all;
+  const state = useHousehold((snapshot) => snapshot.state);
+  const [left, setLeft] = useState<ReadonlySet<string>>(
+    () => new Set(labels.filter(({ keptFree }) => keptFree).map(({ nookId }) => nookId)),
+  );
+  const [shown, setShown] = useState<string | null>(null);
+  const [used, setUsed] = useState(0);
+  const [wishes, setWishes] = useState<LabelWishes>(labelWishes);
+  const change = (fields: Partial<LabelWishes>): void => {
+    const next = { ...wishes, ...fields };
+    setWishes(next);
+    keepLabelWishes(next);
+  };
+  const sheets = LABEL_SHEETS.filter(({ paper }) => (paper === 'A4') === (unit === 'metric'));
+  const sheet = sheets.find(({ id }) => id === wishes.sheetId) ?? sheets[0]!;
+  const distances = DISTANCES[unit];
+  const distance = distances.find((one) => one === wishes.distanceMm) ?? distances[USUAL_DISTANCE]!;
+  const layout = useMemo(
+    () =>
+      (one: Labelled): LabelLayout =>
+        layLabel({
+          width: sheet.width,
+          height: sheet.height,
+          words: one.words,
+          contents: wishes.contents && one.contents !== '' ? one.contents : null,
+          plate: `${one.code.slice(0, -1)} ${one.code.slice(-1)}`,
+          address: wishes.code ? codeAddress(location.origin, one.code) : null,
+          capMm: capHeightFor(distance),
+        }),
+    [sheet, wishes.contents, wishes.code, distance],
+  );
+  const chosen = labels.filter(({ nookId }) => !left.has(nookId));
+  const changed = labels.filter(({ since }) => since === 'words' || since === 'contents');
+  const pictured = labels.find(({ nookId }) => nookId === shown) ?? chosen[0] ?? labels[0];
+
+  const print = async (which: readonly Labelled[]): Promise<void> => {
+    try {
+      const fonts = await fetchLabelFonts();
+      const pdf = await labelsPdf(sheet, which.map(layout), used, wishes, fonts);
+      saveFile('labels.pdf', 'application/pdf', pdf);
+    } catch {
+      toast({
+        text: 'The labels could not be drawn; the typeface is not on this device yet. Try again with a signal.',
+        problem: true,
+      });
+      return;
+    }
+    await runCommand(
+      'labels_printed',
+      opsForPrinting(state, which, wishes.contents, today(), () => uuidv7()),
+      'Saved as labels.pdf, and remembered as printed.',
+    );
+  };
+  const testPage = async (): Promise<void> => {
+    try {
+      saveFile('label-test-page.pdf', 'application/pdf', await testPagePdf(sheet, wishes, await fetchLabelFonts()));
+    } catch {
+      toast({ text: 'The test page could not be drawn. Try again with a signal.', problem: true });
+    }
+  };
+
+  if (!pictured)
+    return (
+      <Screen title="Labels" sub={name} back={`/space/${spaceId}`}>
+        <EmptyState text="Nothing here has a name yet. Bins, and shelves that are called something, get labels." />
+      </Screen>
+    );
+  const laid = layout(pictured);
+  const pages = Math.ceil((used + chosen.length) / labelsOnPage(sheet));
+  const pixels = Math.min(gtMd ? 420 - 32 : content - 32, 420);
+  const picture = (
+    <YStack paddingHorizontal={16} gap={4} paddingTop={8}>
+      <LabelPicture
+        layout={laid}
+        width={sheet.width}
+        height={sheet.height}
+        pixels={pixels}
+        name={`The label of ${pictured.words}`}
+      />
+      <Strong testID="label-read">{readableWords(laid, distance, unit)}</Strong>
+      <Small>
+        {[codeWords(laid, wishes.code), laid.cut ? 'Its contents do not all fit the line.' : '']
+          .filter(Boolean)
+          .join(' ')}
+      </Small>
+    </YStack>
+  );
+  const printing = (
+    <YStack gap={8} paddingHorizontal={16}>
+      <XStack gap={8} flexWrap="wrap">
+        <Button
+          grow
+          kind="primary"
+          label={chosen.length === 1 ? 'Print 1 label' : `Print ${chosen.length} labels`}
+          disabled={chosen.length === 0}
+          onPress={() => void print(chosen)}
+        />
+        {changed.length > 0 ? (
+          <Button label={`Only the ${changed.length} changed`} onPress={() => void print(changed)} />
+        ) : null}
+        <Button label="Test page" onPress={() => void testPage()} />
+      </XStack>
+      <Small>{pagesWords(chosen.length, pages, used)}</Small>
+      <Small>
+        Saved as a PDF, true to size; print it at 100 %. The test page has the labels’ outlines and a line of 100 mm to
+        measure.
+      </Small>
+    </YStack>
+  );
+  const wanted = (
+    <YStack gap={10} paddingHorizontal={16}>
+      <Choices
+        label="Read from"
+        choices={distances.map((one) => ({ value: String(one), label: distanceWords(one, unit) }))}
+        value={String(distance)}
+        onChange={(one) => change({ distanceMm: Number(one) })}
+      />
+      <XStack gap={8} flexWrap="wrap">
+        <Button label="Contents" selected={wishes.contents} onPress={() => change({ contents: !wishes.contents })} />
+        <Button label="Scan code" selected={wishes.code} onPress={() => change({ code: !wishes.code })} />
+      </XStack>
+      <Choices
+        label={`Sheet, ${sheet.paper}`}
+        wrap
+        choices={sheets.map((one) => ({ value: one.id, label: sheetWords(one) }))}
+        value={sheet.id}
+        onChange={(sheetId) => {
+          change({ sheetId });
+          setUsed(0);
+        }}
+      />
+      <Line label="Labels used up on the first page">
+        <Stepper
+          label="Labels used up on the first page"
+          value={used}
+          less="One fewer used up"
+          more="One more used up"
+          onLess={() => setUsed(used - 1)}
+          onMore={() => setUsed(used + 1)}
+          canLess={used > 0}
+          canMore={used < labelsOnPage(sheet) - 1}
+          testID="labels-used"
+        />
+      </Line>
+      <ShiftLine label="Printer shift to the right" value={wishes.right} onChange={(right) => change({ right })} />
+      <ShiftLine label="Printer shift down" value={wishes.down} onChange={(down) => change({ down })} />
+    </YStack>
+  );
+  const list = (
+    <YStack testID="labels-list">
+      <ListHeading
+        title={`${chosen.length} of ${labels.length} places`}
+        remark={changed.length > 0 ? changedWords(changed.length) : undefined}
+      />
+      {labels.map((one) => (
+        <ListRow
+          key={one.nookId}
+          title={one.words}
+          detail={[one.contents, one.keptFree ? 'kept free' : SINCE_WORDS[one.since]].filter(Boolean).join(' · ')}
+          selected={one.nookId === pictured.nookId}
+          onPress={() => setShown(one.nookId)}
+          right={
+            <>
+              <Plate code={one.code} />
+              <CheckSquare
+                label={`A label for ${one.words}`}
+                state={left.has(one.nookId) ? 'open' : 'ticked'}
+                onPress={() =>
+                  setLeft((before) => {
+                    const next = new Set(before);
+                    if (!next.delete(one.nookId)) next.add(one.nookId);
+                    return next;
+                  })
+                }
+              />
+            </>
+          }
+        />
+      ))}
+    </YStack>
+  );
+  return (
+    <Screen title="Labels" sub={name} back={`/space/${spaceId}`}>
+      <TwoPane
+        left={list}
+        right={
+          <>
+            {picture}
+            {printing}
+            {wanted}
+          </>
+        }
+        rightWidth={420}
+        narrow={
+          <>
+            {picture}
+            {printing}
+            {wanted}
+            {list}
+          </>
+        }
+      />
+    </Screen>
+  );
+}
+
+function Line({ label, children }: { label: string; children: ReactNode }) {
+  return (
+    <XStack alignItems="center" justifyContent="space-between" gap={8}>
+      <Small flex={1}>{label}</Small>
+      {children}
+    </XStack>
+  );
+}
+
+function ShiftLine({ label, value, onChange }: { label: string; value: number; onChange: (value: number) => void }) {
+  return (
+    <Line label={label}>
+      <Stepper
+        label={label}
+        value={shiftWords(value)}
+        less={`${label}: less`}
+        more={`${label}: more`}
+        onLess={() => onChange(value - SHIFT_STEP)}
+        onMore={() => onChange(value + SHIFT_STEP)}
+        canLess={value > -MOST_SHIFT}
+        canMore={value < MOST_SHIFT}
+      />
+    </Line>
+  );
+}

@@ -1,0 +1,21 @@
+export { CAP_SHARE } from './fontWidths';
+export { codeAddress, contentsLine, type Labelled, labelledIn, opsForPrinting } from './labelled';
+export {
+  inTypeface,
+  type LabelFont,
+  type LabelLayout,
+  type LabelMark,
+  type LabelWish,
+  layLabel,
+  textWidth,
+} from './labelLayout';
+export { capHeightFor, readableFrom, sizeOfCap } from './letterHeight';
+export {
+  LABEL_SHEETS,
+  type LabelPlace,
+  labelPlaces,
+  type LabelSheet,
+  labelsOnPage,
+  type Paper,
+  PAPERS,
+} from './sheets';
