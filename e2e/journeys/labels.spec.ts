@@ -135,4 +135,10 @@ test('labels of a rack: 13 on a sheet, their codes read from the rendered page a
   expect(scanned(one)).toHaveLength(1);
   const proof = await saved(page, () => page.getByRole('button', { name: 'Test page' }).click());
   expect(scanned(proof)).toHaveLength(0);
+
+  const card = await saved(page, () => page.getByRole('button', { name: 'Door card, A5' }).click());
+  expect(scanned(card)).toEqual([expect.stringMatching(/\/N\/BL1-[0-9A-Z]+$/)]);
+  const words = execFileSync('pdftotext', ['-layout', card, '-'], { encoding: 'utf8' });
+  for (const said of ['Rack 1', 'Boat loft', 'BL1', 'Tea lights', 'Tent pegs', 'Glass holder'])
+    expect(words).toContain(said);
 });

@@ -283,6 +283,48 @@ test('measuring: a pattern, two readings that differ, figures that contradict, n
   await expect(page.getByText('is 130 cm wide, but inside the space there are only 111 cm.')).toBeVisible();
 });
 
+test('measuring made short: a closet with six shelves takes four answers, then it can be planned @wide', async ({
+  page,
+  server,
+}) => {
+  await startHome(page, server);
+  await page.getByRole('button', { name: 'Set up a cupboard' }).click();
+  await page.getByLabel('What is it called?').fill('Hall closet');
+  await page.getByLabel('In which room?').fill('Hall');
+  await page.getByRole('radio', { name: 'Closet, six shelves' }).click();
+  await page.getByRole('button', { name: 'Add it' }).click();
+  const question = page.getByTestId('question');
+  const open = page.getByTestId('measure-open');
+  let answers = 0;
+  const answer = async (text: string): Promise<void> => {
+    answers += 1;
+    await question.getByRole('textbox').fill(text);
+    await question.getByRole('textbox').press('Enter');
+  };
+  await expect(open).toHaveText('4 more and it can be planned');
+  await expect(question).toContainText('From the outside of the left wall');
+  await answer('92');
+  await expect(open).toHaveText('3 more and it can be planned');
+  await answer('210');
+  await answer('45');
+  await expect(open).toHaveText('1 more and it can be planned');
+  await expect(question).toContainText('Heights of the 6 surfaces above the foot, lowest first');
+  await question.getByRole('textbox').fill('2, 44, 80, 116, 40, 188');
+  await question.getByRole('textbox').press('Enter');
+  await expect(question.getByRole('alert')).toHaveText(
+    '40 comes after 116 and is not higher. Begin with the lowest shelf.',
+  );
+  await answer('2, 44, 80, 116, 152, 188');
+  await expect(open).toHaveText('It can be planned.');
+  expect(answers).toBeLessThanOrEqual(12);
+  // From the top shelf down: what is clear over each.
+  await expect(page.getByTestId('measure-drawing')).toContainText('92 cm223434343440');
+  await allSaved(page);
+  await toStep(page, 'Plan');
+  // It is measured; what is missing is something to put things into.
+  await expect(page.getByText(/^No containers are written down yet/)).toBeVisible();
+});
+
 test('containers: a table with a bad row is read but for that row, which gets its sentence', async ({
   page,
   server,

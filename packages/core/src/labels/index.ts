@@ -19,3 +19,4 @@ export {
   type Paper,
   PAPERS,
 } from './sheets';
+export { CARDS, type CardSize, type DoorCard, layDoorCard } from './doorCard';

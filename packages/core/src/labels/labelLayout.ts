@@ -7,6 +7,8 @@ export type LabelFont = 'bold' | 'regular' | 'mono';
 export type LabelMark =
   | { kind: 'text'; x: number; y: number; size: number; font: LabelFont; text: string }
   | { kind: 'box'; x: number; y: number; width: number; height: number }
+  /** Filled. */
+  | { kind: 'bar'; x: number; y: number; width: number; height: number }
   | { kind: 'code'; x: number; y: number; side: number; text: string };
 
 export interface LabelWish {
@@ -104,7 +106,7 @@ function sizeToFit(line: string, width: number): number {
 }
 
 /** As much of a text as fits, with an ellipsis. */
-function cutTo(text: string, font: LabelFont, size: number, width: number): string {
+export function cutTo(text: string, font: LabelFont, size: number, width: number): string {
   if (textWidth(text, font, size) <= width + 1e-6) return text;
   const signs = [...text];
   while (signs.length > 0 && textWidth(`${signs.join('').trimEnd()}…`, font, size) > width) signs.pop();

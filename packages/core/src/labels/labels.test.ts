@@ -66,6 +66,7 @@ function boxOf(mark: LabelLayout['marks'][number]): [number, number, number, num
     case 'code':
       return [mark.x, mark.y, mark.x + mark.side, mark.y + mark.side];
     case 'box':
+    case 'bar':
       return [mark.x, mark.y, mark.x + mark.width, mark.y + mark.height];
     case 'text':
       return [

@@ -15,6 +15,8 @@ export type Contradiction =
       shelf: number;
     }
   | { kind: 'opening_over_space'; side: 'width' | 'height'; opening: number; outer: number }
+  | { kind: 'narrow_opening'; side: 'width' | 'height'; opening: number; outer: number }
+  | { kind: 'thick_board'; value: number }
   | { kind: 'unlikely'; side: 'width' | 'height' | 'depth'; value: number };
 
 /** Longer than any cupboard at home. Own default. */
@@ -52,13 +54,22 @@ export function findContradictions(state: HouseholdState, spaceId: string): Cont
   return found;
 }
 
+/** A way in under this share of the space, and a shelf thicker than that, tenths of a millimetre, are hardly meant. Own defaults. */
+const NARROW_SHARE = 0.5;
+const THICK_TENTH_MM = 600;
+
 function openingOver({ build, widthTenthMm, heightTenthMm }: SpaceRow): Contradiction[] {
   const found: Contradiction[] = [];
-  const [width, height] = [build?.openingWidthTenthMm ?? null, build?.openingHeightTenthMm ?? null];
-  if (width !== null && widthTenthMm !== null && width > widthTenthMm)
-    found.push({ kind: 'opening_over_space', side: 'width', opening: width, outer: widthTenthMm });
-  if (height !== null && heightTenthMm !== null && height > heightTenthMm)
-    found.push({ kind: 'opening_over_space', side: 'height', opening: height, outer: heightTenthMm });
+  for (const [side, opening, outer] of [
+    ['width', build?.openingWidthTenthMm ?? null, widthTenthMm],
+    ['height', build?.openingHeightTenthMm ?? null, heightTenthMm],
+  ] as const) {
+    if (opening === null || outer === null) continue;
+    if (opening > outer) found.push({ kind: 'opening_over_space', side, opening, outer });
+    else if (opening < outer * NARROW_SHARE) found.push({ kind: 'narrow_opening', side, opening, outer });
+  }
+  const board = build?.boardTenthMm ?? 0;
+  if (board > THICK_TENTH_MM) found.push({ kind: 'thick_board', value: board });
   return found;
 }
 

@@ -12,6 +12,7 @@ export {
 export {
   asShelfAbove,
   neededQuestions,
+  opsForFollowing,
   opsForHeights,
   readHeights,
   type RunningHeights,

@@ -1,7 +1,7 @@
 import { shelfFields, spaceFields } from '../household/sampleHome.test-support';
 import type { ShelfRow, SpaceRow } from '../household';
 import { modelSpace } from '../fit';
-import { asShelfAbove, neededQuestions, opsForHeights, readHeights, surfacesOf } from './measureShort';
+import { asShelfAbove, neededQuestions, opsForFollowing, opsForHeights, readHeights, surfacesOf } from './measureShort';
 import { measureQuestions } from './measureQuestions';
 
 const space = (more: Partial<SpaceRow> = {}): SpaceRow => ({
@@ -103,4 +103,16 @@ it('as the shelf above: the same figure of the next one up of its kind that is m
   expect(asShelfAbove(of('b', 'width'), rows)).toBeNull();
   expect(asShelfAbove(of('b', 'bottom'), rows)).toBeNull();
   expect(asShelfAbove(of('d', 'height'), rows)).toBeNull();
+});
+
+it('shelves of a pattern follow the space that was measured; only its width and depth, and only where they have a figure', () => {
+  const rows = [shelf('a', 0, { widthTenthMm: 8600 }), shelf('b', 1)];
+  const questions = measureQuestions(space(), rows);
+  const of = (key: string) => questions.find((one) => one.of === 'space' && one.key === key)!;
+  expect(opsForFollowing(of('width'), rows)).toEqual([
+    { op: 'change', entity: 'shelf', id: 'a', fields: { widthTenthMm: null } },
+  ]);
+  expect([opsForFollowing(of('depth'), rows), opsForFollowing(of('height'), rows)]).toEqual([[], []]);
+  const ofShelf = questions.find((one) => one.of === 'shelf' && one.key === 'width')!;
+  expect(opsForFollowing(ofShelf, rows)).toEqual([]);
 });

@@ -119,3 +119,15 @@ export function asShelfAbove(
   const tenthMm = above?.[field] ?? null;
   return above && tenthMm !== null ? { shelf: above, tenthMm } : null;
 }
+
+/**
+ * Once a space's width or depth is measured, shelves whose own was only guessed have none of their own: they follow the space.
+ * @param guessed shelves whose figure nobody has measured
+ */
+export function opsForFollowing(question: MeasureQuestion, guessed: readonly ShelfRow[]): Op[] {
+  if (question.of !== 'space' || (question.key !== 'width' && question.key !== 'depth')) return [];
+  const field = question.key === 'width' ? 'widthTenthMm' : 'depthTenthMm';
+  return guessed
+    .filter((shelf) => shelf[field] !== null)
+    .map(({ id }): Op => ({ op: 'change', entity: 'shelf', id, fields: { [field]: null } }));
+}

@@ -87,6 +87,15 @@ describe('figures that contradict each other', () => {
     state.put({ entity: 'bin', row: { ...bin, standing: { frontTenthMm: 0, liftTenthMm: 0, degrees: 20 } } });
     expect(findContradictions(state, 'rack').map(({ kind }) => kind)).toEqual(['unlikely']);
   });
+  it('a way in far narrower than the space, and a shelf as thick as a beam', () => {
+    const build = { ...BARE_SPACE_BUILD, openingWidthTenthMm: 3000, boardTenthMm: 3000 };
+    expect(findContradictions(measured({ widthTenthMm: 9000, build }, []), 'rack')).toEqual([
+      { kind: 'narrow_opening', side: 'width', opening: 3000, outer: 9000 },
+      { kind: 'thick_board', value: 3000 },
+    ]);
+    const usual = { ...build, openingWidthTenthMm: 8400, boardTenthMm: 180 };
+    expect(findContradictions(measured({ widthTenthMm: 9000, build: usual }, []), 'rack')).toEqual([]);
+  });
   it('two readings agree within 2 mm', () => {
     expect([readingsAgree(8640, 8660), readingsAgree(8640, 8661)]).toEqual([true, false]);
   });

@@ -92,6 +92,8 @@ function Marks({ layout }: { layout: LabelLayout }) {
                 strokeWidth={0.35}
               />
             );
+          case 'bar':
+            return <Rect key={at} x={mark.x} y={mark.y} width={mark.width} height={mark.height} fill={INK} />;
           case 'code': {
             const { size, dark } = scanCode(mark.text);
             const module = mark.side / size;

@@ -6,6 +6,7 @@ import {
   labelsOnPage,
   layLabel,
   opsForPrinting,
+  type CardSize,
   type Labelled,
   type LabelLayout,
 } from '@ours/core';
@@ -27,12 +28,13 @@ import { Button } from '@/kit/press/Button';
 import { CheckSquare } from '@/kit/press/CheckSquare';
 import { Plate } from '@/kit/text/Plate';
 import { Small, Strong } from '@/kit/text/Text';
+import { useFront } from '@/features/drawing';
 import { useHousehold } from '@/shared/HouseholdProvider';
 import { today } from '@/shared/opContext';
 import { useHome } from '@/shared/useHome';
 import { useRunCommand } from '@/shared/useRunCommand';
 import { LabelPicture } from './LabelPicture';
-import { fetchLabelFonts, labelsPdf, testPagePdf } from './labelsPdf';
+import { doorCardPdf, fetchLabelFonts, labelsPdf, testPagePdf } from './labelsPdf';
 import { keepLabelWishes, labelWishes, MOST_SHIFT, type LabelWishes } from './labelWishes';
 import {
   changedWords,
@@ -66,6 +68,8 @@ function SpaceLabels({ spaceId, name }: { spaceId: string; name: string }) {
   const runCommand = useRunCommand();
   const labels = useHousehold(({ state, version }) => ({ all: labelledIn(state, spaceId), version })).all;
   const state = useHousehold((snapshot) => snapshot.state);
+  const front = useFront(spaceId);
+  const room = useHousehold((snapshot) => (front ? (snapshot.state.get('room', front.space.roomId)?.name ?? '') : ''));
   const [left, setLeft] = useState<ReadonlySet<string>>(
     () => new Set(labels.filter(({ keptFree }) => keptFree).map(({ nookId }) => nookId)),
   );
@@ -122,6 +126,19 @@ function SpaceLabels({ spaceId, name }: { spaceId: string; name: string }) {
       saveFile('label-test-page.pdf', 'application/pdf', await testPagePdf(sheet, wishes, await fetchLabelFonts()));
     } catch {
       toast({ text: 'The test page could not be drawn. Try again with a signal.', problem: true });
+    }
+  };
+
+  const doorCard = async (size: CardSize): Promise<void> => {
+    if (!front) return;
+    const plate = front.space.code.slice(0, -1).replace(/-$/, '');
+    const address = wishes.code ? codeAddress(location.origin, front.space.code) : null;
+    try {
+      const rows = labels.map((one) => (one.keptFree ? { ...one, contents: 'kept free' } : one));
+      const card = { size, title: name, room, plate, front: front.view, rows, address };
+      saveFile('door-card.pdf', 'application/pdf', await doorCardPdf(card, await fetchLabelFonts()));
+    } catch {
+      toast({ text: 'The door card could not be drawn. Try again with a signal.', problem: true });
     }
   };
 
@@ -212,6 +229,19 @@ function SpaceLabels({ spaceId, name }: { spaceId: string; name: string }) {
       <ShiftLine label="Printer shift down" value={wishes.down} onChange={(down) => change({ down })} />
     </YStack>
   );
+  const card = (
+    <YStack gap={8} paddingHorizontal={16} paddingTop={8}>
+      <Strong role="heading" aria-level={2}>
+        Door card
+      </Strong>
+      <Small>What is where, with the drawing, for the inside of the door; also for helpers who have no account.</Small>
+      <XStack gap={8} flexWrap="wrap">
+        {(unit === 'metric' ? (['A5', 'A4'] as const) : (['half Letter', 'Letter'] as const)).map((size) => (
+          <Button key={size} label={`Door card, ${size}`} onPress={() => void doorCard(size)} />
+        ))}
+      </XStack>
+    </YStack>
+  );
   const list = (
     <YStack testID="labels-list">
       <ListHeading
@@ -254,6 +284,7 @@ function SpaceLabels({ spaceId, name }: { spaceId: string; name: string }) {
             {picture}
             {printing}
             {wanted}
+            {card}
           </>
         }
         rightWidth={420}
@@ -262,6 +293,7 @@ function SpaceLabels({ spaceId, name }: { spaceId: string; name: string }) {
             {picture}
             {printing}
             {wanted}
+            {card}
             {list}
           </>
         }

@@ -3,7 +3,7 @@ import { createRequire } from 'node:module';
 import fontkit from '@pdf-lib/fontkit';
 import { CAP_SHARE, capHeightFor, LABEL_SHEETS, layLabel, textWidth, type LabelFont } from '@ours/core';
 import { PDFDocument } from 'pdf-lib';
-import { labelsPdf, testPagePdf, type LabelFonts } from './labelsPdf';
+import { doorCardPdf, labelsPdf, testPagePdf, type LabelFonts } from './labelsPdf';
 import { scanCode } from './scanCode';
 import { changedWords, codeWords, distanceWords, pagesWords, readableWords, sheetWords, shiftWords } from './words';
 
@@ -63,6 +63,23 @@ describe('the PDF', () => {
     expect(pdf.getPageCount()).toBe(2);
     // A4 in points.
     expect(pdf.getPage(0).getSize()).toEqual({ width: expect.closeTo(595.28, 1), height: expect.closeTo(841.89, 1) });
+  });
+  it('a door card is a page of its size', async () => {
+    const front = { outer: { x: 0, y: 0, width: 100, height: 200 }, inner: { x: 0, y: 0, width: 100, height: 200 } };
+    const rows = [{ code: 'BL1-A15', words: 'Paper lanterns', contents: 'spare bulbs' }];
+    const view = { ...front, shelves: [], doorShelves: [], doorOuter: null, step: null, hasLid: false, assumed: false };
+    const card = {
+      size: 'A5' as const,
+      title: 'Rack 1',
+      room: 'Loft',
+      plate: 'BL1',
+      front: view,
+      rows,
+      address: 'HTTP://A/N/BL1',
+    };
+    const pdf = await PDFDocument.load(await doorCardPdf(card, FONTS));
+    expect(pdf.getPageCount()).toBe(1);
+    expect(pdf.getPage(0).getSize().width).toBeCloseTo((210 * 72) / 25.4, 1);
   });
   it('a test page is one page', async () => {
     const pdf = await PDFDocument.load(await testPagePdf(sheet, { right: 0.5, down: 0 }, FONTS));

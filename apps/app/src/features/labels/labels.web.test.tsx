@@ -22,6 +22,7 @@ jest.mock('@/kit/files', () => ({ saveFile: (...given: unknown[]) => mockSaved(.
 jest.mock('./labelsPdf', () => ({
   labelsPdf: (...given: unknown[]) => mockPdf(...given),
   testPagePdf: (...given: unknown[]) => mockPdf(...given),
+  doorCardPdf: (...given: unknown[]) => mockPdf(...given),
   fetchLabelFonts: () => mockFonts(),
 }));
 
@@ -63,6 +64,22 @@ describe('labels of a space', () => {
     await screen.findByText('1 of 1 places');
     await press('Print 1 label');
     expect(await screen.findByText(/could not be drawn/)).toBeTruthy();
+    expect(await queued()).toEqual([]);
+  });
+  it('the door card has the whole space, what is ticked off as well', async () => {
+    await openWith(<LabelsScreen />);
+    await screen.findByText('1 of 1 places');
+    await press('A label for Paper lanterns', 'checkbox');
+    await press('Door card, A5');
+    await waitFor(() => expect(mockSaved).toHaveBeenCalledWith('door-card.pdf', 'application/pdf', expect.anything()));
+    const [card] = mockPdf.mock.lastCall!;
+    expect(card).toMatchObject({
+      size: 'A5',
+      title: 'Rack 1',
+      plate: 'BL1',
+      rows: [{ words: 'Paper lanterns' }],
+      address: expect.stringMatching(/\/N\/BL1-.$/),
+    });
     expect(await queued()).toEqual([]);
   });
   it('a place that is ticked off gets none', async () => {

@@ -1,4 +1,14 @@
-import { labelPlaces, PAPERS, type LabelFont, type LabelLayout, type LabelSheet } from '@ours/core';
+import {
+  CARDS,
+  labelPlaces,
+  layDoorCard,
+  PAPERS,
+  type DoorCard,
+  type LabelFont,
+  type LabelLayout,
+  type LabelMark,
+  type LabelSheet,
+} from '@ours/core';
 import type { Color, PDFFont, PDFPage } from 'pdf-lib';
 import { scanCode } from './scanCode';
 
@@ -21,6 +31,23 @@ class Pen {
     private readonly ink: Color,
   ) {
     this.top = page.getHeight();
+  }
+  /** @param x of what it is a mark on */
+  mark(mark: LabelMark, x = 0, y = 0): void {
+    switch (mark.kind) {
+      case 'text':
+        return this.text(mark.text, x + mark.x, y + mark.y, mark.size, mark.font);
+      case 'box':
+        return this.frame(x + mark.x, y + mark.y, mark.width, mark.height, 0.35);
+      case 'bar':
+        return this.bar(x + mark.x, y + mark.y, mark.width, mark.height);
+      case 'code':
+        return this.code(mark.text, x + mark.x, y + mark.y, mark.side);
+    }
+  }
+  bar(x: number, y: number, width: number, height: number): void {
+    const [w, h] = [pt(width), pt(height)];
+    this.page.drawRectangle({ x: pt(x), y: this.top - pt(y) - h, width: w, height: h, color: this.ink });
   }
   text(text: string, x: number, baseline: number, size: number, font: LabelFont): void {
     this.page.drawText(text, { x: pt(x), y: this.top - pt(baseline), size: pt(size), font: this.fonts[font] });
@@ -80,12 +107,19 @@ export async function labelsPdf(
   labelPlaces(sheet, labels.length, used, shift).forEach(({ page, x, y }, at) => {
     while (pens.length <= page) pens.push(new Pen(pdf.addPage([pt(paper.width), pt(paper.height)]), embedded, ink));
     const pen = pens[page]!;
-    for (const mark of labels[at]!.marks) {
-      if (mark.kind === 'text') pen.text(mark.text, x + mark.x, y + mark.y, mark.size, mark.font);
-      else if (mark.kind === 'box') pen.frame(x + mark.x, y + mark.y, mark.width, mark.height, 0.35);
-      else pen.code(mark.text, x + mark.x, y + mark.y, mark.side);
-    }
+    for (const mark of labels[at]!.marks) pen.mark(mark, x, y);
   });
+  return pdf.save();
+}
+
+/** A card for the inside of a door, as its marks are laid out. */
+export async function doorCardPdf(card: DoorCard, fonts: LabelFonts): Promise<Uint8Array> {
+  const { pdf, embedded, ink } = await begin(fonts);
+  const { width, height } = CARDS[card.size];
+  for (const marks of layDoorCard(card)) {
+    const pen = new Pen(pdf.addPage([pt(width), pt(height)]), embedded, ink);
+    for (const mark of marks) pen.mark(mark);
+  }
   return pdf.save();
 }
 

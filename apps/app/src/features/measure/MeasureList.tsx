@@ -15,6 +15,7 @@ import { v7 as uuidv7 } from 'uuid';
 import { useHousehold } from '@/shared/HouseholdProvider';
 import { Button } from '@/kit/press/Button';
 import { ListHeading, ListRow } from '@/kit/layout/ListRow';
+import { useScroller } from '@/kit/layout/Screen';
 import { Strong } from '@/kit/text/Text';
 import { AidDialog } from './AidDialog';
 import { ObstacleDialog } from './ObstacleDialog';
@@ -33,6 +34,7 @@ interface Props {
 /** Every figure there is, place by place: to look up, to correct, to copy. */
 export function MeasureList({ space, questions, names, current, unit, onPick, change }: Props) {
   const router = useRouter();
+  const scroller = useScroller();
   const [adding, setAdding] = useState(false);
   const [aidsOf, setAidsOf] = useState<string | null>(null);
   const { inUse, sorts, count } = useHousehold(({ state }) => ({
@@ -92,7 +94,11 @@ export function MeasureList({ space, questions, names, current, unit, onPick, ch
                 key={question.key}
                 title={questionWords(question).short}
                 selected={question === current}
-                onPress={() => onPick(question)}
+                onPress={() => {
+                  onPick(question);
+                  // The question is asked at the top.
+                  scroller?.scrollTo?.({ top: 0, behavior: 'smooth' });
+                }}
                 right={<Strong>{answerWords(question, unit) || '–'}</Strong>}
               />
             ))}

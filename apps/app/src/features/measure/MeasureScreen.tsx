@@ -89,7 +89,7 @@ function Measuring({ front }: { front: Front }) {
         <HeightsCard
           count={measuring.inOneGo}
           topTenthMm={space.heightTenthMm}
-          progress={`${measuring.number} of ${measuring.count}`}
+          progress={`${measuring.place.number} of ${measuring.place.count}`}
           unit={unit}
           onSave={(heights) => void measuring.saveHeights(heights)}
           onBack={measuring.back}
@@ -100,7 +100,7 @@ function Measuring({ front }: { front: Front }) {
           key={`${question.id}/${question.key}`}
           question={question}
           where={question.of === 'space' ? space.name : (names.get(question.id) ?? '')}
-          progress={`${measuring.number} of ${measuring.count}`}
+          progress={`${measuring.place.number} of ${measuring.place.count}`}
           unit={unit}
           isGuess={measuring.isGuess}
           onSave={measuring.save}

@@ -3,7 +3,11 @@ import { fireEvent, screen, waitFor } from '@testing-library/react';
 import { renderWith } from '@/kit/renderWith.test-support';
 import { QuestionCard } from './QuestionCard';
 
-function ask(question: Partial<MeasureQuestion>, isGuess = false) {
+function ask(
+  question: Partial<MeasureQuestion>,
+  isGuess = false,
+  same: { name: string; tenthMm: number } | null = null,
+) {
   const saved = jest.fn().mockResolvedValue(true);
   const next = jest.fn();
   renderWith(
@@ -16,6 +20,7 @@ function ask(question: Partial<MeasureQuestion>, isGuess = false) {
       onSave={saved}
       onNext={next}
       onBack={null}
+      same={same}
     />,
   );
   const type = (text: string): void => {
@@ -30,6 +35,13 @@ describe('one question of measuring', () => {
     const { saved, next, type } = ask({});
     type('12 3/8"');
     expect(saved).toHaveBeenCalledWith(3143);
+    await waitFor(() => expect(next).toHaveBeenCalledTimes(1));
+  });
+  it('as the shelf above is one key; where to hold the tape is said', async () => {
+    const { saved, next } = ask({ key: 'height' }, false, { name: 'shelf B', tenthMm: 3020 });
+    expect(screen.getByText(/^From the top of this shelf to the lowest of what is above/)).toBeTruthy();
+    fireEvent.click(screen.getByRole('button', { name: 'As shelf B, 30.2 cm' }));
+    expect(saved).toHaveBeenCalledWith(3020);
     await waitFor(() => expect(next).toHaveBeenCalledTimes(1));
   });
   it('an empty answer skips and saves nothing', () => {

@@ -4,6 +4,7 @@ import {
   findContradictions,
   measureQuestions,
   neededQuestions,
+  opsForFollowing,
   opsForHeights,
   opsForMeasuring,
   opsForMovingShelf,
@@ -11,6 +12,7 @@ import {
   surfacesOf,
   type MeasureAnswer,
   type MeasureQuestion,
+  type ShelfRow,
   type SpaceRow,
 } from '@ours/core';
 import { useLocalSearchParams } from 'expo-router';
@@ -63,20 +65,23 @@ export function useMeasuring(space: SpaceRow) {
   const surfaces = surfacesOf(space, shelves);
   const ofSurfaces = needed.filter(({ id, key }) => key === 'bottom' && surfaces.some((one) => one.id === id));
   // Worth it from three on, and while none of them was asked for singly.
-  const inOneGo =
+  const asList =
     !singly &&
     ofSurfaces.length >= LEAST_IN_ONE_GO &&
     ofSurfaces.length === surfaces.length &&
-    ofSurfaces.every(isOpen) &&
-    question !== undefined &&
-    ofSurfaces.includes(question);
+    ofSurfaces.every(isOpen);
+  const inOneGo = asList && question !== undefined && ofSurfaces.includes(question);
+  /** What one list answers besides its first height. */
+  const listed = asList ? ofSurfaces.length - 1 : 0;
+  const isGuessed =
+    ({ key }: MeasureQuestion) =>
+    ({ id }: ShelfRow): boolean =>
+      !measured.includes(keyOf({ id, key }));
   const above = question ? asShelfAbove(question, shelves) : null;
   return {
     names,
     /** Answers until it can be planned; a list of heights is one. */
-    answersLeft:
-      open.length -
-      (ofSurfaces.length >= LEAST_IN_ONE_GO && !singly && ofSurfaces.every(isOpen) ? ofSurfaces.length - 1 : 0),
+    answersLeft: open.length - listed,
     isNeeded: question !== undefined && needed.includes(question),
     /** The heights of so many surfaces are asked for as one list. */
     inOneGo: inOneGo ? surfaces.length : null,
@@ -95,12 +100,22 @@ export function useMeasuring(space: SpaceRow) {
     /** Which question it is, counted from 1. */
     number: asked + 1,
     count: questions.length,
+    /** Which it is of those that a plan needs, or of the others. */
+    place:
+      asked < needed.length
+        ? { number: asked + 1, count: needed.length - listed }
+        : { number: asked - needed.length + 1, count: questions.length - needed.length },
     /** Whether its figure comes from a pattern and nobody has measured it. */
     isGuess: guess === '1' && question !== undefined && !measured.includes(keyOf(question)),
     save: async (value: MeasureAnswer): Promise<boolean> => {
       if (!question) return false;
       setMeasured((before) => [...before, keyOf(question)]);
-      return history.change('measured', opsForMeasuring(space, shelves, question, value));
+      const ops = opsForMeasuring(space, shelves, question, value);
+      // A pattern's shelves are as wide and deep as its space: with the space measured they follow it.
+      return history.change(
+        'measured',
+        guess === '1' ? [...ops, ...opsForFollowing(question, surfaces.filter(isGuessed(question)))] : ops,
+      );
     },
     /** Asks one of them out of turn. */
     ask: (one: MeasureQuestion) => setAt(Math.max(0, questions.indexOf(one))),

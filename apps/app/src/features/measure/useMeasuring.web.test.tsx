@@ -1,5 +1,5 @@
 import 'fake-indexeddb/auto';
-import type { SpaceRow } from '@ours/core';
+import type { Op, SpaceRow } from '@ours/core';
 import { act, screen, waitFor } from '@testing-library/react';
 import { ID } from '@/data/store/sampleRows.test-support';
 import { openWith, queued } from '@/shared/planHome.test-support';
@@ -54,6 +54,18 @@ describe('measuring a space', () => {
     act(() => measuring.undo!());
     await waitFor(() => expect(measuring.isGuess).toBe(true));
     await waitFor(() => expect(measuring.redo).not.toBeNull());
+  });
+
+  it('after a pattern shelves follow the width that is measured; what is left until it can be planned counts down', async () => {
+    await open('1');
+    const before = measuring.answersLeft;
+    await act(async () => {
+      await measuring.save(12_340);
+    });
+    await waitFor(() => expect(measuring.answersLeft).toBe(before - 1));
+    const { ops } = (await queued()).at(-1)!;
+    expect((ops as Op[]).slice(1).every((op) => op.op === 'change' && op.entity === 'shelf')).toBe(true);
+    expect(ops[0]).toMatchObject({ entity: 'space', fields: { widthTenthMm: 12_340 } });
   });
 
   it('a shelf it does not know is not moved', async () => {

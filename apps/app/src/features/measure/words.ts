@@ -75,6 +75,10 @@ export function contradictionWords(one: Contradiction, unit: LengthUnit, nameOf:
       return `The bin ${nameOf(one.binId)} is ${length(one.bin)} ${SIDE[one.side]}, but ${nameOf(one.shelfId)} has ${length(one.shelf)}.`;
     case 'opening_over_space':
       return `The way in is ${length(one.opening)} ${SIDE[one.side]}, but the space only ${length(one.outer)}.`;
+    case 'narrow_opening':
+      return `The way in is only ${length(one.opening)} ${SIDE[one.side]}, the space ${length(one.outer)}. Is that right?`;
+    case 'thick_board':
+      return `A shelf ${length(one.value)} thick is hardly one. Is the unit right?`;
     case 'unlikely':
       return `${length(one.value)} ${SIDE[one.side]} is more than a cupboard at home has. Is the unit right?`;
   }

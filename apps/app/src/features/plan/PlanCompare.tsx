@@ -1,14 +1,4 @@
-import {
-  FILL_SHARE,
-  formatMoney,
-  formatVolume,
-  innerVolumeMl,
-  planGroupId,
-  roomMl,
-  type HouseholdState,
-  type PlanRow,
-  type SpaceRow,
-} from '@ours/core';
+import { formatMoney, formatVolume, roomMl, type HouseholdState, type PlanRow, type SpaceRow } from '@ours/core';
 import { XStack, YStack } from 'tamagui';
 import { useHousehold } from '@/shared/HouseholdProvider';
 import { useRunCommand } from '@/shared/useRunCommand';
@@ -21,9 +11,14 @@ import { viewPlan } from './planView';
 import { standingPlan } from './standingPlan';
 import { wishesOf } from './usePlanWork';
 
+interface Value {
+  text: string;
+  /** Less is better; null: neither is. */
+  rank: number | null;
+}
 interface Column {
   plan: PlanRow;
-  values: string[];
+  values: Value[];
 }
 
 const ROWS = ['Housed', 'Min a month', 'Left over', 'Containers', 'To buy', 'Shelves moved', 'Stacked', 'Free volume'];
@@ -55,11 +50,24 @@ export function PlanCompare({ space, plans }: { space: SpaceRow; plans: readonly
           <XStack key={row} role="row">
             <Cell role="rowheader" text={row} head />
             {columns.map(({ plan, values }) => (
-              <Cell key={plan.id} role="cell" text={values[at] ?? ''} />
+              <Cell
+                key={plan.id}
+                role="cell"
+                text={values[at]?.text ?? ''}
+                strong={isBetter(
+                  values[at],
+                  columns.map((column) => column.values[at]),
+                )}
+              />
             ))}
           </XStack>
         ))}
       </YStack>
+      {plans.length > 1 ? (
+        <Small paddingHorizontal={16} paddingBottom={6} backgroundColor="$background">
+          • marks the better one of a row.
+        </Small>
+      ) : null}
       <XStack backgroundColor="$background">
         <YStack width={HEAD_WIDTH} />
         {columns.map(({ plan }) => (
@@ -82,6 +90,14 @@ export function PlanCompare({ space, plans }: { space: SpaceRow; plans: readonly
   );
 }
 
+/** The least of a row in which not all are alike. */
+function isBetter(value: Value | undefined, all: readonly (Value | undefined)[]): boolean {
+  const ranks = all.flatMap((one) => (one?.rank === null || one?.rank === undefined ? [] : [one.rank]));
+  if (value?.rank === null || value?.rank === undefined || ranks.length < 2) return false;
+  const least = Math.min(...ranks);
+  return value.rank <= least + 1e-9 && Math.max(...ranks) > least + 1e-9;
+}
+
 const HEAD_WIDTH = 108;
 
 function Cell({
@@ -102,7 +118,14 @@ function Cell({
       alignItems="center"
       {...(head ? { width: 118, paddingLeft: 16 } : { flex: 1, minWidth: 0 })}
     >
-      {strong ? <Strong fontSize={15}>{text}</Strong> : <Small color={head ? '$second' : '$color'}>{text}</Small>}
+      {strong ? (
+        <Strong fontSize={15}>
+          {text}
+          {role === 'cell' ? ' •' : ''}
+        </Strong>
+      ) : (
+        <Small color={head ? '$second' : '$color'}>{text}</Small>
+      )}
     </XStack>
   );
 }
@@ -113,20 +136,11 @@ function valuesOf(
   plan: PlanRow,
   unit: 'metric' | 'inch',
   currency: string,
-): string[] {
+): Value[] {
   const view = viewPlan(state, space, plan);
   const standing = standingPlan(state, space, plan, wishesOf(space, plan));
   const typeOf = (id: string) => state.get('container', id);
-  const left = plan.groups.map((group) => {
-    const housed = plan.placed
-      .filter((bin) => bin.group === planGroupId(group))
-      .reduce(
-        (sum, bin) => sum + (typeOf(bin.containerId) ? innerVolumeMl(typeOf(bin.containerId)!) * FILL_SHARE : 0),
-        0,
-      );
-    return Math.max(0, group.volumeMl - housed);
-  });
-  const lost = left.filter((volumeMl) => volumeMl > 1);
+  const lost = standing?.price.groups.flatMap(({ leftMl }) => (leftMl > 0 ? [leftMl] : [])) ?? [];
   const bought = plan.placed.filter(({ buy }) => buy);
   const cost = bought.reduce((sum, { containerId }) => sum + (typeOf(containerId)?.priceMinor ?? 0), 0);
   const moved = plan.shelves.filter(
@@ -137,19 +151,25 @@ function valuesOf(
     return body ? sum + (body.width * body.depth * body.height) / 1e6 : sum;
   }, 0);
   const room = [...view.rooms.values()].reduce((sum, one) => sum + roomMl(one), 0);
+  const leftMl = lost.reduce((sum, one) => sum + one, 0);
+  const minutes = standing ? standing.price.sum - standing.price.left : null;
+  const stacked = plan.placed.filter(({ liftTenthMm }) => liftTenthMm > 0).length;
+  const freeMl = Math.max(0, room - taken);
   return [
-    plan.groups.length === 0 ? 'boxes only' : `${plan.groups.length - lost.length} of ${plan.groups.length}`,
-    standing ? minutesFigure(standing.price.sum - standing.price.left) : '',
-    lost.length === 0
-      ? 'nothing'
-      : formatVolume(
-          lost.reduce((sum, one) => sum + one, 0),
-          unit,
-        ),
-    String(plan.placed.length),
-    bought.length === 0 ? 'nothing' : `${bought.length}, ${formatMoney(cost, currency)}`,
-    moved.length === 0 ? 'none' : String(moved.length),
-    String(plan.placed.filter(({ liftTenthMm }) => liftTenthMm > 0).length),
-    formatVolume(Math.max(0, room - taken), unit),
+    {
+      text: plan.groups.length === 0 ? 'boxes only' : `${plan.groups.length - lost.length} of ${plan.groups.length}`,
+      rank: plan.groups.length === 0 ? null : lost.length,
+    },
+    // What is left out costs nothing to handle: only of plans that house all the fewer minutes are better.
+    { text: minutes === null ? '' : minutesFigure(minutes), rank: lost.length > 0 ? null : minutes },
+    {
+      text: lost.length === 0 ? 'nothing' : formatVolume(leftMl, unit),
+      rank: plan.groups.length === 0 ? null : leftMl,
+    },
+    { text: String(plan.placed.length), rank: null },
+    { text: bought.length === 0 ? 'nothing' : `${bought.length}, ${formatMoney(cost, currency)}`, rank: cost },
+    { text: moved.length === 0 ? 'none' : String(moved.length), rank: moved.length },
+    { text: String(stacked), rank: stacked },
+    { text: formatVolume(freeMl, unit), rank: -freeMl },
   ];
 }
