@@ -10,7 +10,7 @@ export {
   type Stray,
   wayKey,
 } from './handlingTypes';
-export { everyTaking, takingsOf } from './takings';
+export { takingsOf } from './takings';
 export { isChemical, isGuarded, type Purpose, purposeOf } from './kindOf';
 export { Placement, priceByTerm, priceOf, strayMinutes, sumOf, UNIT_TERMS, type UnitPrice } from './Placement';
 export { placementBound } from './placementBound';

@@ -41,6 +41,28 @@ describe('plans for groups', () => {
     const at = new Map(search.best().placed.map(({ group, shelfId }) => [group, shelfId]));
     expect([at.get('daily'), at.get('seldom')]).toEqual(['eye', 'floor']);
   });
+  it('a space that is right is left as it is; what is not is moved all the same', () => {
+    const given = problem({
+      shelves: [shelfAt('low', 4000, 6000, 4500, 3500), shelfAt('eye', 11_000, 6000, 4500, 3500)],
+      containers: [type('box', [2500, 4400, 1500], { free: 4 }), type('case', [2600, 4300, 1500], { free: 4 })],
+      groups: ['a', 'b'].map((name) => ({ name, volumeMl: 5000, grams: 0 })),
+    });
+    // Taken so seldom that it is not worth carrying anything for it.
+    const now = [{ containerId: 'case', shelfId: 'low' }];
+    const kept = { footMm: 0, groups: { a: use(0.3, { now }), b: use(0.3, { now }) } };
+    const search = searchGroups({ ...given, handling: kept });
+    search.step(300);
+    expect(search.best().price!.groups.map(({ moved }) => moved)).toEqual([0, 0]);
+    expect(search.best().placed.map(({ containerId, shelfId }) => `${containerId} ${shelfId}`)).toEqual([
+      'case low',
+      'case low',
+    ]);
+    const daily = { footMm: 0, groups: { a: use(30, { now }), b: use(0.3, { now }) } };
+    const better = searchGroups({ ...given, handling: daily });
+    better.step(300);
+    expect(better.best().price!.groups.map(({ moved }) => moved)).toEqual([1, 0]);
+    expect(better.best().price!.once).toBeCloseTo(3 / 12, 9);
+  });
   it('says that nothing is better only where it meets the bound', () => {
     const one = problem({
       shelves: [shelfAt('eye', 9000, 6000, 4500, 4000)],
@@ -166,6 +188,15 @@ it('the bound holds against every plan that is found, on random spaces; the fewe
       groups,
       budgetMinor: random() < 0.5 ? whole(0, 6000) : null,
       seed: run,
+      handling: {
+        footMm: 0,
+        groups: Object.fromEntries(
+          groups.map(({ name }) => [
+            name,
+            use(random() * 20, { now: [{ containerId: `t${whole(0, 3)}`, shelfId: `s${whole(0, 3)}` }] }),
+          ]),
+        ),
+      },
     });
     const search = searchGroups(given);
     search.step(40);

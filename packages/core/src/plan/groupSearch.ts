@@ -104,9 +104,36 @@ class GroupSearch implements PlanSearch {
     this.bound = problem.locked.length > 0 ? null : this.boundOf(ground, bare, moved);
     this.lines = [this.newLine(ground)];
     this.settings = otherSettings(problem, now);
-    this.found = this.build(this.lines[0]!, this.lines[0]!.genes);
-    this.lines[0]!.minutes = this.found.price.sum;
+    this.found = this.begin(this.lines[0]!);
     this.exchange();
+  }
+
+  /** From what costs least alone, or as it is now: a space that is right stays so. */
+  private begin(line: Line): Found {
+    const ways = [line.genes, this.asItIs(line)].map((genes) => ({ genes, built: this.build(line, genes) }));
+    const better = ways[1]!.built.price.sum < ways[0]!.built.price.sum ? ways[1]! : ways[0]!;
+    line.genes = better.genes;
+    line.minutes = better.built.price.sum;
+    return better.built;
+  }
+
+  private asItIs({ genes, shelves }: Line): Genes {
+    const shelf = [...genes.shelf];
+    const mix = [...genes.mix];
+    this.groups.forEach(({ use: { now } }, at) => {
+      if (!now || now.length === 0) return;
+      const stands = shelves.findIndex(({ shelfId }) => shelfId === now[0]!.shelfId);
+      if (stands >= 0) shelf[at] = stands;
+      const ids = now.map(({ containerId }) => containerId);
+      const way = this.mixes[at]!.list.findIndex((one) =>
+        isSameMix(
+          one.types.map(({ containerId }) => containerId),
+          ids,
+        ),
+      );
+      if (way >= 0) mix[at] = way;
+    });
+    return { ...genes, shelf, mix };
   }
 
   step(tries: number): boolean {
@@ -242,14 +269,12 @@ class GroupSearch implements PlanSearch {
       const own = bins.filter(({ group }) => group === id);
       if (own.length === 0) return;
       shelf[at] = line.shelves.findIndex(({ shelfId }) => shelfId === own[0]!.shelfId);
-      const types = new Set(own.map(({ type }) => type));
-      const count = (all: readonly PlanContainer[], type: PlanContainer): number =>
-        all.reduce((sum, one) => sum + Number(one === type), 0);
-      const stood = own.map(({ type }) => type);
-      const found = this.mixes[at]!.list.findIndex(
-        (way) =>
-          way.types.length === stood.length &&
-          [...types].every((type) => count(way.types, type) === count(stood, type)),
+      const stood = own.map(({ type }) => type.containerId);
+      const found = this.mixes[at]!.list.findIndex((one) =>
+        isSameMix(
+          one.types.map(({ containerId }) => containerId),
+          stood,
+        ),
       );
       if (found >= 0) mix[at] = found;
     });
@@ -345,6 +370,13 @@ class GroupSearch implements PlanSearch {
       return grams <= loadGrams;
     });
   }
+}
+
+/** Whether two lists have the same, in whatever order. */
+function isSameMix(a: readonly string[], b: readonly string[]): boolean {
+  if (a.length !== b.length) return false;
+  const [first, second] = [[...a].sort(), [...b].sort()];
+  return first.every((one, at) => one === second[at]);
 }
 
 const canBuy = ({ priceMinor }: PlanContainer, money: number, { budgetMinor }: PlanProblem): boolean =>

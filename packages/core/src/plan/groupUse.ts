@@ -1,7 +1,8 @@
 /** How the groups of a plan are handled: how often, by whom, and what their largest things go into. */
 import { type CivilDate } from '../base';
 import { FILL_SHARE } from '../containers';
-import { everyTaking, OFTEN, reacherOf, UNKNOWN_REACHER } from '../handling';
+import { dayNumber } from '../forecast';
+import { OFTEN, reacherOf, takingsOf, UNKNOWN_REACHER } from '../handling';
 import type { HouseholdState, LotRow } from '../household';
 import { bulkOfLot } from '../stock';
 import type { GroupUse, PlanContainer, PlanProblem } from './planTypes';
@@ -27,7 +28,7 @@ export function groupUses(
   groups: readonly { id: string; lots: readonly LotRow[]; binIds: readonly string[] }[],
   today: CivilDate,
 ): Record<string, GroupUse> {
-  const takings = everyTaking(state, today);
+  const day = dayNumber(today);
   const people = state.all('person');
   const grown = people.filter(({ role }) => role === 'adult');
   return Object.fromEntries(
@@ -37,7 +38,11 @@ export function groupUses(
       const named = new Set(said.flatMap(({ personIds }) => personIds ?? []));
       const known = people.filter((person) => named.has(person.id));
       const users = known.length > 0 ? known : grown;
-      const taken = takenFrom(state, lots, takings);
+      const taken = takenFrom(state, lots, day);
+      const now = binIds.flatMap((binId) => {
+        const bin = state.get('bin', binId);
+        return bin?.containerId ? [{ containerId: bin.containerId, shelfId: bin.shelfId }] : [];
+      });
       return [
         id,
         {
@@ -51,6 +56,7 @@ export function groupUses(
                   return { reachMm, steps, share: 1 / users.length };
                 }),
           ...piecesOf(state, lots),
+          ...(now.length > 0 ? { now } : {}),
         },
       ];
     }),
@@ -58,11 +64,11 @@ export function groupUses(
 }
 
 /** Takings a month of the things that lie here, as far as they lie here. */
-function takenFrom(state: HouseholdState, lots: readonly LotRow[], takings: ReadonlyMap<string, number>): number {
+function takenFrom(state: HouseholdState, lots: readonly LotRow[], day: number): number {
   let uses = 0;
   for (const lot of lots) {
     const all = state.lotsOf(lot.itemId).reduce((sum, { quantityThousandths }) => sum + quantityThousandths, 0);
-    uses += (takings.get(lot.itemId) ?? 0) * (lot.quantityThousandths / Math.max(1, all));
+    uses += (takingsOf(state, lot.itemId, day) ?? 0) * (lot.quantityThousandths / Math.max(1, all));
   }
   return uses;
 }

@@ -7,6 +7,8 @@ import {
   airMinutes,
   handlingOfBin,
   moneyMinutes,
+  movedOf,
+  moveMinutes,
   PLAN_COST,
   spreadMinutes,
   takingMinutes,
@@ -232,6 +234,8 @@ function enumerate(
 function minutesOf(mix: readonly Choice[], { needMl, gramsPerMl, use }: Group, fewest: number): number {
   const all = mix.reduce((sum, { ml }) => sum + ml, 0);
   let minutes = takingMinutes(use) + spreadMinutes(use, mix.length - fewest, 1);
+  // Of the same kind it may stay; where it stands is for the plan to say.
+  minutes += movedOf(mix, use.now, ({ type }, now) => type.containerId === now.containerId) * moveMinutes(use);
   const left = new Map(mix.map(({ type, free }) => [type, free]));
   for (const { type, ml, places } of mix) {
     const content = (ml / all) * needMl;

@@ -62,6 +62,15 @@ export function slowly(given: PlanProblem, fewest: number[], bins: PricedBin[], 
     const { uses, who, largestMl, pieceMl } = given.handling!.groups[group.name]!;
     minutes += (uses * (8 + 3 * 1.08)) / 60;
     const own = bins.filter((bin) => bin.group === group.name);
+    const { now } = given.handling!.groups[group.name]!;
+    if (now) {
+      const places = now.map((one) => `${one.containerId} ${one.shelfId}`);
+      for (const bin of own) {
+        const at = places.indexOf(`${bin.type.containerId} ${bin.shelfId}`);
+        if (at >= 0) places.splice(at, 1);
+        else minutes += (2 + Math.max(1, who.filter(({ share: part }) => part >= 0.15).length)) / 12;
+      }
+    }
     const density = group.grams / group.volumeMl;
     const holds = own.map(({ type: t }) => {
       const side = Math.min(t.widthTenthMm, t.depthTenthMm, t.heightTenthMm) / 100;

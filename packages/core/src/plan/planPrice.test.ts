@@ -71,6 +71,14 @@ describe('what a plan costs', () => {
               ],
               largestMl: random() < 0.5 ? 0 : whole(1, 12_000),
               pieceMl: random() < 0.3 ? whole(100, 9000) : null,
+              ...(random() < 0.5
+                ? {
+                    now: Array.from({ length: whole(0, 4) }, () => ({
+                      containerId: `t${whole(0, 3)}`,
+                      shelfId: `s${whole(0, 4)}`,
+                    })),
+                  }
+                : {}),
             }),
           ]),
         ),

@@ -51,6 +51,30 @@ export interface PricedGroup {
   fewest: number;
 }
 
+/** Once, for a bin that goes elsewhere: carried, labelled, found anew by each who takes from it often enough. Minutes a month over a year. */
+export const moveMinutes = ({ who }: Pick<GroupUse, 'who'>): number =>
+  (HANDLING.carryMinutes +
+    HANDLING.labelMinutes +
+    HANDLING.findAnewMinutes * Math.max(1, who.filter(({ share }) => share >= HANDLING.findAnewShare).length)) /
+  PLAN_COST.onceMonths;
+
+/** How many bins are not among those of now. @param alike whether one of now is as good as staying */
+export function movedOf<T>(
+  bins: readonly T[],
+  now: GroupUse['now'],
+  alike: (bin: T, other: { containerId: string; shelfId: string }) => boolean,
+): number {
+  if (!now) return 0;
+  const open = [...now];
+  let moved = 0;
+  for (const bin of bins) {
+    const at = open.findIndex((other) => alike(bin, other));
+    if (at < 0) moved += 1;
+    else open.splice(at, 1);
+  }
+  return moved;
+}
+
 /** Bodies that share no more than this do not hide each other, tenths of a millimetre. */
 const TOUCH_TENTH_MM = 50;
 
@@ -163,7 +187,7 @@ export function pricePlan(
   for (const bin of bins) if (bin.buy) price.once += moneyMinutes(bin.type.priceMinor ?? 0);
   for (const group of groups) {
     const own = priceGroup(problem, group, ofGroup.get(group.id) ?? [], bins, byId, hidden);
-    for (const term of ['taking', 'reaching', 'opening', 'lifting', 'keeping', 'left'] as const)
+    for (const term of ['taking', 'reaching', 'opening', 'lifting', 'keeping', 'once', 'left'] as const)
       price[term] += own[term];
     price.groups.push(own.price);
   }
@@ -180,12 +204,18 @@ function priceGroup(
   bins: readonly PricedBin[],
   shelves: ReadonlyMap<string, PricedShelf>,
   hidden: readonly number[],
-): Record<'taking' | 'reaching' | 'opening' | 'lifting' | 'keeping' | 'left', number> & { price: GroupPrice } {
+): Record<'taking' | 'reaching' | 'opening' | 'lifting' | 'keeping' | 'once' | 'left', number> & { price: GroupPrice } {
   const room = own.map((at) => capacityMl(bins[at]!.type, use, gramsPerMl));
   const all = room.reduce((sum, ml) => sum + ml, 0);
   const leftMl = needMl - all > 0.5 ? needMl - all : 0;
   const perMonth = use.uses / 60;
-  const sum = { taking: takingMinutes(use), reaching: 0, opening: 0, lifting: 0, keeping: 0, left: 0 };
+  const sum = { taking: takingMinutes(use), reaching: 0, opening: 0, lifting: 0, keeping: 0, once: 0, left: 0 };
+  const moved = movedOf(
+    own.map((at) => bins[at]!),
+    use.now,
+    ({ type, shelfId }, other) => type.containerId === other.containerId && shelfId === other.shelfId,
+  );
+  sum.once = moved * moveMinutes(use);
   if (leftMl > 0) sum.left = PLAN_COST.leftMinutes + (PLAN_COST.leftMinutesALitre * leftMl) / 1000;
   let heaviestGrams = 0;
   const on = new Set<string>();
@@ -221,6 +251,7 @@ function priceGroup(
       leftMl: Math.round(leftMl),
       minutes: taking + reaching + opening + lifting + keeping,
       reachSeconds: perMonth > 0 ? reaching / perMonth : 0,
+      moved,
       heaviestGrams: Math.round(heaviestGrams),
     },
   };

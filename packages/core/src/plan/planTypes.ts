@@ -43,6 +43,8 @@ export interface GroupUse {
   largestMl: number;
   /** Of one, where all are alike and that is known. */
   pieceMl: number | null;
+  /** The bins that hold it now: what stays of them is not carried. Left out: nothing is set up yet, and moving is not counted. */
+  now?: readonly { containerId: string; shelfId: string }[];
 }
 /** What a plan is to be found for: shelves, groups, containers and wishes. */
 export interface PlanProblem {
@@ -98,6 +100,8 @@ export interface GroupPrice {
   minutes: number;
   /** What its height costs at each taking, seconds, over who takes and from where. */
   reachSeconds: number;
+  /** Bins that are carried, labelled and found anew; 0 as well where moving is not counted. */
+  moved: number;
   /** The heaviest of its bins, filled. */
   heaviestGrams: number;
 }
@@ -111,7 +115,7 @@ export interface PlanPrice {
   lifting: number;
   /** Bins kept in order, groups over more bins than need be, over several shelves, and air. */
   keeping: number;
-  /** Money and moved shelves, spread over a year. */
+  /** Money, moved shelves and moved bins, spread over a year. */
   once: number;
   /** What found no room. */
   left: number;

@@ -58,9 +58,9 @@ export function AskedMeasure({
 function lineOf({ shelfId, key }: Asked, view: FrontView, place: Place): [number, number, number, number] | null {
   const across = (box: Box): [number, number, number, number] => [
     box.x,
-    box.y + box.height / 2,
+    box.y + box.height * HIGH,
     box.x + box.width,
-    box.y + box.height / 2,
+    box.y + box.height * HIGH,
   ];
   const up = (box: Box): [number, number, number, number] => [
     box.x + box.width * AT,
@@ -80,5 +80,6 @@ function lineOf({ shelfId, key }: Asked, view: FrontView, place: Place): [number
   const x = box.x + box.width * AT;
   return [x, box.y + box.height, x, Math.max(box.y + box.height, foot.y + foot.height)];
 }
-/** Beside the middle, where the names stand. */
+/** Beside the middle, and above it, where names and plates stand. */
 const AT = 0.28;
+const HIGH = 0.16;

@@ -48,10 +48,11 @@ it('goes back, and to asking one by one', () => {
 
 describe('words', () => {
   it.each([
-    [0, 'It can be planned.'],
-    [1, '1 more and it can be planned'],
-    [3, '3 more and it can be planned'],
-  ])('%d answers open', (answers, words) => expect(openWords(answers)).toBe(words));
+    [0, true, 'It can be planned.'],
+    [1, false, '1 more and it can be planned'],
+    [3, false, '3 more and it can be planned'],
+    [2, true, '2 more and all of it can be planned'],
+  ])('%d answers open, some measured: %s', (answers, some, words) => expect(openWords(answers, some)).toBe(words));
   it('of heights', () => {
     expect(heightsExample(6, 'metric')).toBe('2, 37, 72, …');
     expect(heightsExample(3, 'inch')).toBe('1, 15, 29');

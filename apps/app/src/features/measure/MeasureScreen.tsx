@@ -82,7 +82,7 @@ function Measuring({ front }: { front: Front }) {
         </XStack>
       ))}
       <YStack gap={2}>
-        <Strong testID="measure-open">{openWords(measuring.answersLeft)}</Strong>
+        <Strong testID="measure-open">{openWords(measuring.answersLeft, measuring.someCanBePlanned)}</Strong>
         {measuring.answersLeft === 0 && !measuring.isNeeded ? <Small>{MORE_FIGURES}</Small> : null}
       </YStack>
       {measuring.inOneGo !== null ? (

@@ -3,6 +3,7 @@ import {
   coldRoom,
   findContradictions,
   measureQuestions,
+  modelSpace,
   neededQuestions,
   opsForFollowing,
   opsForHeights,
@@ -82,6 +83,8 @@ export function useMeasuring(space: SpaceRow) {
     names,
     /** Answers until it can be planned; a list of heights is one. */
     answersLeft: open.length - listed,
+    /** Of what was measured, not of what a pattern guesses. */
+    someCanBePlanned: guess !== '1' && modelSpace(space, shelves).shelves.length > 0,
     isNeeded: question !== undefined && needed.includes(question),
     /** The heights of so many surfaces are asked for as one list. */
     inOneGo: inOneGo ? surfaces.length : null,

@@ -111,11 +111,11 @@ const SHELF_TAPE: Readonly<Record<string, string>> = {
 export const tapeWords = (question: MeasureQuestion): string | null =>
   (question.of === 'space' ? SPACE_TAPE : SHELF_TAPE)[question.key] ?? null;
 
-/** `3 more and it can be planned`. */
-export const openWords = (answers: number): string =>
+/** `3 more and it can be planned`. @param someCan some of it can be planned already */
+export const openWords = (answers: number, someCan: boolean): string =>
   answers === 0
     ? 'It can be planned.'
-    : counted(answers, { one: '# more and it can be planned', other: '# more and it can be planned' });
+    : `${counted(answers, { one: '# more', other: '# more' })} and ${someCan ? 'all of it' : 'it'} can be planned`;
 
 /** What the figures that are not needed matter for. */
 export const MORE_FIGURES = 'What follows matters only if a shelf moves, a door is in the way or a load is heavy.';

@@ -116,7 +116,7 @@ const PRICE_TERMS: readonly [
   ['opening', 'opening and lifting away'],
   ['lifting', 'weight'],
   ['keeping', 'keeping in order'],
-  ['once', 'money and moved shelves over a year'],
+  ['once', 'moving and money over a year'],
 ];
 /** `3.7 min a month: taking 1.7, keeping in order 1.4.` What found no room is said elsewhere. */
 export function planPriceWords(price: PlanPrice): string {
@@ -142,6 +142,7 @@ export function planReasonWords({ price, use, band, more }: PlanReason, unit: Le
   const where = band === null ? '' : `, ${AT_BAND[band]}`;
   return [
     bins,
+    price.moved === 0 && use.now?.length === count ? 'It stays where it is.' : '',
     price.shelves > 1 ? `On ${price.shelves} shelves.` : '',
     `${capitalised(usesWords(use))}${where}.`,
     price.heaviestGrams >= HEAVY_GRAMS ? `Up to ${formatMass(price.heaviestGrams, unit)} to lift.` : '',
