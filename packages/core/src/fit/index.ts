@@ -7,6 +7,7 @@ export { EmptyShelf, ShelfFloor } from './shelfFloor';
 export { bestShelfHoles, holeOf, type HolePattern, surfaceAt } from './shelfHeights';
 export type { SlantedRow } from './slantedRow';
 export {
+  BOARD_TENTH_MM,
   frameOf,
   modelSpace,
   plainRoom,

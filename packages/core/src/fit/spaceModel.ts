@@ -3,7 +3,7 @@ import type { Compartment, Obstacle } from './compartment';
 import type { HolePattern } from './shelfHeights';
 
 /** A board that was not measured. Own default. */
-const BOARD_TENTH_MM = 180;
+export const BOARD_TENTH_MM = 180;
 const HALF_SHELF_BOARD_TENTH_MM = 150;
 
 /** What a shelf's room is made of, wherever the shelf lies: data only, it goes to a worker. */

@@ -1,6 +1,6 @@
 /** What a home costs to handle as its bins stand: minutes a month, term by term, kept up while bins are moved. */
 import { pacesBetween, type HandlingHome, type HandlingUnit } from './handlingTypes';
-import { liftMinutes, reachSeconds } from './reach';
+import { liftMinutes, openingSeconds, reachSeconds } from './reach';
 import { layRow, type RowSpot } from './shelfRow';
 import { HANDLING } from './weights';
 
@@ -32,9 +32,12 @@ export function priceOf(home: HandlingHome, unit: HandlingUnit, shelfAt: number,
   const isAtHome = shelf.spaceId === home.shelves[unit.origin]!.spaceId;
   const reach = unit.who.reduce((sum, { at, share }) => sum + share * reachSeconds(home.reachers[at]!, grip), 0);
   const headroom = shelf.row.height - spot.lift - unit.body.height;
-  const pulled = !shelf.row.fromAbove && (unit.lid || headroom < HANDLING.headroomMm);
-  const opening =
-    (unit.lid ? HANDLING.lidSeconds : 0) + (pulled ? HANDLING.pullSeconds : 0) + HANDLING.inFrontSeconds * spot.inFront;
+  const opening = openingSeconds({
+    lid: unit.lid,
+    fromAbove: shelf.row.fromAbove,
+    headroomMm: headroom,
+    inFront: spot.inFront,
+  });
   return {
     taking: HANDLING.takeSeconds * minutes,
     walking: HANDLING.paceSeconds * pacesBetween(home, unit.roomId, shelf.roomId) * minutes,

@@ -5,11 +5,11 @@ import type { BinRow, HouseholdState, ItemRow, LotRow, ShelfRow, SpaceRow } from
 import { bulkOfNook } from '../stock';
 import { wayKey, type HandlingHome, type HandlingShelf, type HandlingUnit, type Stray } from './handlingTypes';
 import { isChemical, isGuarded, purposeOf } from './kindOf';
-import { reacherOf, type Reacher } from './reach';
+import { carryingMinutes, reacherOf, type Reacher } from './reach';
 import { layRow } from './shelfRow';
 import { awayFromTheirKind, climateOf, type Away } from './strays';
 import { everyTaking } from './takings';
-import { HANDLING, OFTEN } from './weights';
+import { OFTEN } from './weights';
 
 /** What hangs on a wall, where nobody measured it. Own default. */
 const FOOT_OF_HUNG_MM = 1200;
@@ -138,7 +138,6 @@ class Building {
             : space.kind === 'vehicle'
               ? ('vehicle' as const)
               : null;
-    const found = who.filter(({ share }) => share >= HANDLING.findAnewShare).length;
     this.units.push({
       binId: bin.id,
       name: bin.name,
@@ -164,7 +163,7 @@ class Building {
       guarded: items.some(isGuarded),
       origin,
       allowed: [origin],
-      moveMinutes: HANDLING.carryMinutes + HANDLING.labelMinutes + HANDLING.findAnewMinutes * Math.max(1, found),
+      moveMinutes: carryingMinutes(who),
       stays,
       space,
     });

@@ -16,8 +16,10 @@ export { Placement, priceByTerm, priceOf, strayMinutes, sumOf, UNIT_TERMS, type 
 export { placementBound } from './placementBound';
 export {
   bandAt,
+  carryingMinutes,
   footOfBand,
   liftMinutes,
+  openingSeconds,
   REACH_BANDS,
   type ReachBand,
   type Reacher,

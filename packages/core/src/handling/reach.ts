@@ -85,3 +85,27 @@ export function reachSeconds({ reachMm, steps }: Pick<Reacher, 'reachMm' | 'step
 export const liftMinutes = (kg: number, gripMm: number): number =>
   HANDLING.liftMinutes * kg * (gripMm / 1000) +
   HANDLING.heavyMinutes * Math.max(0, kg - HANDLING.heavyFromKg) * Math.max(0, gripMm / 1000 - HANDLING.heavyFromM);
+
+/** Seconds of getting at a bin each time: its lid, pulling it out, lifting away what is in front or on top. */
+export function openingSeconds({
+  lid,
+  fromAbove,
+  headroomMm,
+  inFront,
+}: {
+  lid: boolean;
+  /** Drawers, baskets and chests: nothing is pulled out. */
+  fromAbove: boolean;
+  headroomMm: number;
+  /** Bins to be lifted away first. */
+  inFront: number;
+}): number {
+  const pulled = !fromAbove && (lid || headroomMm < HANDLING.headroomMm);
+  return (lid ? HANDLING.lidSeconds : 0) + (pulled ? HANDLING.pullSeconds : 0) + HANDLING.inFrontSeconds * inFront;
+}
+
+/** Once, minutes, for a bin that goes elsewhere: carried, labelled, found anew by each who takes from it often enough. */
+export const carryingMinutes = (who: readonly { share: number }[]): number =>
+  HANDLING.carryMinutes +
+  HANDLING.labelMinutes +
+  HANDLING.findAnewMinutes * Math.max(1, who.filter(({ share }) => share >= HANDLING.findAnewShare).length);

@@ -1,3 +1,4 @@
+import { BOARD_TENTH_MM } from '../fit';
 import type { Op, ShelfBuild, ShelfRow, SpaceBuild, SpaceRow } from '../household';
 
 /** A space about whose build nothing is known. */
@@ -195,7 +196,7 @@ export function opsForMovingShelf(
   shelf: ShelfRow,
   bottomTenthMm: number,
 ): Op[] {
-  const board = space.build?.boardTenthMm ?? 180;
+  const board = space.build?.boardTenthMm ?? BOARD_TENTH_MM;
   const others = shelves.filter((one) => one.id !== shelf.id && one.kind === shelf.kind && one.bottomTenthMm !== null);
   const above = others
     .filter((one) => one.bottomTenthMm! > bottomTenthMm)

@@ -1,5 +1,6 @@
 /** Measuring made short: what a plan needs of a space, in one go where one can, and as the neighbour has it. */
 import { type LengthUnit, readLength } from '../base';
+import { BOARD_TENTH_MM } from '../fit';
 import type { Op, ShelfRow, SpaceRow } from '../household';
 import type { MeasureQuestion } from './measureQuestions';
 
@@ -79,16 +80,13 @@ function partsOf(text: string): string[] {
   return parts.map((part) => part.replace(/^[\s,]+|[\s,]+$/g, '')).filter((part) => part !== '');
 }
 
-/** Thick enough for a board where nobody measured one, tenths of a millimetre. */
-const BOARD = 180;
-
 /** Writes the heights down, and the clear heights that follow from them. @param surfaces the lowest first */
 export function opsForHeights(
   space: Pick<SpaceRow, 'heightTenthMm' | 'build'>,
   surfaces: readonly ShelfRow[],
   heights: readonly number[],
 ): Op[] {
-  const board = space.build?.boardTenthMm ?? BOARD;
+  const board = space.build?.boardTenthMm ?? BOARD_TENTH_MM;
   return surfaces.map((shelf, at): Op => {
     const bottom = heights[at]!;
     const above = heights[at + 1];

@@ -2,7 +2,7 @@
 import { MOST_PLACED, seededRandom } from '../base';
 import { Filling, groundOf, type Ground, type Slants } from './filling';
 import { capacityMl, useOfGroup } from './groupUse';
-import { mayMove, mixesOf, standsIn, type Mixes } from './mixes';
+import { bestOf, canBuy, isSameMix, mayMove, mixesOf, standsIn, type Mixes } from './mixes';
 import {
   handlingOfBin,
   PLAN_COST,
@@ -13,7 +13,7 @@ import {
   type PricedShelf,
 } from './planPrice';
 import type { PlanAnswer, PlanContainer, PlanPrice, PlanProblem, PlanSearch, Setting } from './planTypes';
-import { isAllowed, otherSettings, settingNow } from './shelfSettings';
+import { otherSettings, settingNow } from './shelfSettings';
 
 /** Minutes a plan may be worse to be gone along with, at the beginning and after so many tries. */
 const HOT = 2;
@@ -370,33 +370,4 @@ class GroupSearch implements PlanSearch {
       return grams <= loadGrams;
     });
   }
-}
-
-/** Whether two lists have the same, in whatever order. */
-function isSameMix(a: readonly string[], b: readonly string[]): boolean {
-  if (a.length !== b.length) return false;
-  const [first, second] = [[...a].sort(), [...b].sort()];
-  return first.every((one, at) => one === second[at]);
-}
-
-const canBuy = ({ priceMinor }: PlanContainer, money: number, { budgetMinor }: PlanProblem): boolean =>
-  priceMinor !== null && budgetMinor !== null && priceMinor <= money;
-
-/** The smallest that holds all that is needed, else the one that takes most; owned ones first. */
-function bestOf(
-  problem: PlanProblem,
-  { use, gramsPerMl }: PricedGroup,
-  need: number,
-  mayBe: (type: PlanContainer) => boolean,
-): PlanContainer | null {
-  let best: PlanContainer | null = null;
-  let least = Infinity;
-  for (const type of problem.containers) {
-    if (!mayBe(type) || !isAllowed(type, problem)) continue;
-    const ml = capacityMl(type, use, gramsPerMl);
-    if (ml <= 0) continue;
-    const worse = (ml >= need - 0.5 ? type.volumeMl : 1e9 - ml) + (type.free > 0 ? 0 : 1e12);
-    if (worse < least) [best, least] = [type, worse];
-  }
-  return best;
 }

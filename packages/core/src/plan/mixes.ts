@@ -291,3 +291,33 @@ export function standsIn({ shelves, problem }: Ground, moved: boolean): (type: P
     return stands;
   };
 }
+
+/** Whether two lists have the same, in whatever order. */
+export function isSameMix(a: readonly string[], b: readonly string[]): boolean {
+  if (a.length !== b.length) return false;
+  const [first, second] = [[...a].sort(), [...b].sort()];
+  return first.every((one, at) => one === second[at]);
+}
+
+/** Whether the money buys one more. */
+export const canBuy = ({ priceMinor }: PlanContainer, money: number, { budgetMinor }: PlanProblem): boolean =>
+  priceMinor !== null && budgetMinor !== null && priceMinor <= money;
+
+/** Of the types that may be used the smallest that holds all that is needed, else the one that takes most; owned ones first. */
+export function bestOf(
+  problem: PlanProblem,
+  { use, gramsPerMl }: Group,
+  need: number,
+  mayBe: (type: PlanContainer) => boolean,
+): PlanContainer | null {
+  let best: PlanContainer | null = null;
+  let least = Infinity;
+  for (const type of problem.containers) {
+    if (!mayBe(type) || !isAllowed(type, problem)) continue;
+    const ml = capacityMl(type, use, gramsPerMl);
+    if (ml <= 0) continue;
+    const worse = (ml >= need - 0.5 ? type.volumeMl : 1e9 - ml) + (type.free > 0 ? 0 : 1e12);
+    if (worse < least) [best, least] = [type, worse];
+  }
+  return best;
+}

@@ -1,7 +1,7 @@
 /** What a plan costs to live with, in minutes a month: one sum for the search, for the screen and for what a hand drags. */
 import { boundingBox } from '../base';
 import type { Compartment, StandingBody } from '../fit';
-import { HANDLING, liftMinutes, PACES_WITHIN, reachSeconds } from '../handling';
+import { carryingMinutes, HANDLING, liftMinutes, openingSeconds, PACES_WITHIN, reachSeconds } from '../handling';
 import { capacityMl, useOfGroup } from './groupUse';
 import { planGroupId } from './planGroups';
 import type { GroupPrice, GroupUse, PlanContainer, PlanPrice, PlanProblem } from './planTypes';
@@ -51,12 +51,8 @@ export interface PricedGroup {
   fewest: number;
 }
 
-/** Once, for a bin that goes elsewhere: carried, labelled, found anew by each who takes from it often enough. Minutes a month over a year. */
-export const moveMinutes = ({ who }: Pick<GroupUse, 'who'>): number =>
-  (HANDLING.carryMinutes +
-    HANDLING.labelMinutes +
-    HANDLING.findAnewMinutes * Math.max(1, who.filter(({ share }) => share >= HANDLING.findAnewShare).length)) /
-  PLAN_COST.onceMonths;
+/** What a bin that goes elsewhere costs once, spread over a year. Minutes a month. */
+export const moveMinutes = ({ who }: Pick<GroupUse, 'who'>): number => carryingMinutes(who) / PLAN_COST.onceMonths;
 
 /** How many bins are not among those of now. @param alike whether one of now is as good as staying */
 export function movedOf<T>(
@@ -78,7 +74,7 @@ export function movedOf<T>(
 /** Bodies that share no more than this do not hide each other, tenths of a millimetre. */
 const TOUCH_TENTH_MM = 50;
 
-/** A bin's weight at its place and the seconds of each taking from it: reaching, and opening. */
+/** How high a bin is gripped at a place, and the seconds of each taking from it: reaching, and opening. */
 export function handlingOfBin(
   problem: Pick<PlanProblem, 'handling'>,
   { who }: Pick<GroupUse, 'who'>,
@@ -93,9 +89,12 @@ export function handlingOfBin(
     0,
   );
   const headroom = (room.height - zTenthMm - type.heightTenthMm) / 10;
-  const pulled = room.access === 'front' && (type.lid === true || headroom < HANDLING.headroomMm);
-  const opening =
-    (type.lid ? HANDLING.lidSeconds : 0) + (pulled ? HANDLING.pullSeconds : 0) + HANDLING.inFrontSeconds * hidden;
+  const opening = openingSeconds({
+    lid: type.lid === true,
+    fromAbove: room.access !== 'front',
+    headroomMm: headroom,
+    inFront: hidden,
+  });
   return { gripMm, reaching, opening };
 }
 
