@@ -186,7 +186,7 @@ export const SPACES: CatalogueSpace[] = [
         bottom: 6,
         height: 36,
         bins: [
-          'oars and poles | kept_free | 60 | 20 | |',
+          'oars and poles | kept_free | 60 | 20 | | Paddle; piece; 4; ; ; ; ; #boat',
           'coal and kindling | woven | 70 | 30 | | Charcoal; bag; 2; 5 kg; ; 0.3; 1 | Kindling; bag; 3; ; ; 0.8; 2 | Grill lighter cubes; pack; 1; ; ; 0.2; 1',
         ],
       },

@@ -159,6 +159,10 @@ export const TRAITS: Readonly<Record<string, Partial<ItemTraits>>> = {
   'Wine glass': { weightGrams: 170, volumeMl: 700 },
   'Harvest-fair bunting': { weightGrams: 320, volumeMl: 2600 },
   'Sleeping mat': { weightGrams: 550, volumeMl: 9000 },
+  Paddle: {
+    weightGrams: 900,
+    shape: { widthTenthMm: 16_000, depthTenthMm: 2000, heightTenthMm: 800, rigid: true, kept: [] },
+  },
   'Life jacket, adult': { weightGrams: 900, volumeMl: 12_000 },
   'Life jacket, child': { weightGrams: 600, volumeMl: 8000 },
 };

@@ -16,6 +16,7 @@ export {
   LONGEST_BATCH,
   MOST_BOUGHT,
   MOST_COMMANDS_PER_BATCH,
+  MOST_LOOSE,
   MOST_OPS_PER_COMMAND,
   MOST_PLACED,
   MOST_ROWS_PER_COMMAND,
@@ -47,7 +48,15 @@ export {
   readDate,
 } from './readDate';
 export { seededRandom } from './seededRandom';
-export { asTurned, boundingBox, floorBox, type FloorRect, overlap, type TurnedRect } from './turnedRectangle';
+export {
+  asTurned,
+  boundingBox,
+  fitsAtSomeAngle,
+  floorBox,
+  type FloorRect,
+  overlap,
+  type TurnedRect,
+} from './turnedRectangle';
 export {
   canHold,
   countWord,

@@ -65,15 +65,15 @@ export function innerVolumeMl(container: Measures): number {
 export const containerGrams = (container: Measures & Pick<ContainerFields, 'weightGrams'>): number =>
   container.weightGrams ?? Math.round((innerVolumeMl(container) / 1000) * GRAMS_PER_LITRE);
 
-/** The shortest way through the inside, which decides whether a bulky thing goes in: as measured, else the outside less the walls. */
-export function leastInsideTenthMm(container: Measures): number {
+/** The inside where it is narrowest: as measured, else the outside at the foot less the walls. */
+export function insideOf(container: Measures): { widthTenthMm: number; depthTenthMm: number; heightTenthMm: number } {
   const inner = (measured: number | null, outside: number, walls: number): number =>
     measured ?? Math.max(1, outside - walls * WALL_TENTH_MM);
-  return Math.min(
-    inner(container.insideWidthTenthMm, container.baseWidthTenthMm ?? container.topWidthTenthMm, 2),
-    inner(container.insideDepthTenthMm, container.baseDepthTenthMm ?? container.topDepthTenthMm, 2),
-    inner(container.insideHeightTenthMm, container.heightTenthMm, 1),
-  );
+  return {
+    widthTenthMm: inner(container.insideWidthTenthMm, container.baseWidthTenthMm ?? container.topWidthTenthMm, 2),
+    depthTenthMm: inner(container.insideDepthTenthMm, container.baseDepthTenthMm ?? container.topDepthTenthMm, 2),
+    heightTenthMm: inner(container.insideHeightTenthMm, container.heightTenthMm, 1),
+  };
 }
 
 /**

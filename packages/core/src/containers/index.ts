@@ -4,7 +4,7 @@ export {
   footShare,
   HAND_ROOM_TENTH_MM,
   innerVolumeMl,
-  leastInsideTenthMm,
+  insideOf,
   LEAST_SIDE_TENTH_MM,
   MOST_STACKED,
   stackCount,

@@ -2,7 +2,7 @@ import { type FloorRect, type TurnedRect, asTurned, floorBox, overlap } from '..
 
 /** Something that takes room in a compartment: a post, a pipe, the hump over a compressor, a hinge, a half-shelf. */
 export interface Obstacle extends FloorRect {
-  kind: 'post' | 'pipe' | 'hump' | 'hinge' | 'half_shelf' | 'hooks' | 'riser';
+  kind: 'post' | 'pipe' | 'hump' | 'hinge' | 'half_shelf' | 'hooks' | 'riser' | 'thing';
   /** From the surface to its foot. */
   z: number;
   height: number;

@@ -199,7 +199,7 @@ export function frameOf(room: Compartment, bottom: number): ShelfFrame {
     lip: room.lip,
     posts: of('post'),
     fixed: of('pipe', 'hump', 'hinge').map((one) => ({ ...one, z: one.z + bottom })),
-    onSurface: of('half_shelf', 'riser'),
+    onSurface: of('half_shelf', 'riser', 'thing'),
     hanging: of('hooks').map((one) => ({ ...one, z: 0 })),
   };
 }

@@ -11,7 +11,7 @@ export {
   wayKey,
 } from './handlingTypes';
 export { takingsOf } from './takings';
-export { isChemical, isGuarded, type Purpose, purposeOf } from './kindOf';
+export { isChemical, isFlammable, isGuarded, type Purpose, purposeOf } from './kindOf';
 export { Placement, priceByTerm, priceOf, strayMinutes, sumOf, UNIT_TERMS, type UnitPrice } from './Placement';
 export { placementBound } from './placementBound';
 export {

@@ -21,6 +21,10 @@ const TEXTILE = said(
   'towel towels sheet sheets blanket blankets quilt quilts duvet duvets cover covers cloth cloths napkin napkins rag rags pillowcase pillow pillows throw throws apron aprons curtain curtains rug rugs',
 );
 const NO_FOOD = said('household cleaning animals animal pet pets tools garden garage paper office medicines medicine');
+/** May burn or give off what burns. */
+const FLAMMABLE = said(
+  'paint varnish thinner turpentine solvent petrol gasoline kerosene fuel lighter butane propane acetone aerosol methylated spirits',
+);
 /** A child or a guest may not get at these: lighters, button cells, sharp things, bags. Common practice, no source. */
 const GUARDED = said('lighter lighters matches button razor scalpel knife knives syringe syringes needle needles');
 
@@ -49,6 +53,9 @@ export function purposeOf(item: Known): Purpose {
 
 /** May not stand with food, nor above it. */
 export const isChemical = (item: Known): boolean => has(wordsOf(item), CHEMICAL);
+
+/** May be flammable, by its name. */
+export const isFlammable = (item: Known): boolean => has(wordsOf(item), FLAMMABLE);
 
 /** A child should not get at it: medicines, cleaners, lighters, button cells, sharp things. Only what is locked keeps them away. */
 export const isGuarded = (item: Known): boolean =>

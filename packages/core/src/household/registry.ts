@@ -203,9 +203,19 @@ export type { BinLook, Handling, HowOften } from '../spaces/bin.entity';
 export type { BuildObstacle, GroupBy, SpaceBuild, SpaceKind } from '../spaces/space.entity';
 export type { ShelfAid, ShelfBuild, ShelfKind } from '../spaces/shelf.entity';
 export type { Verdict } from '../sort/clearOut.entity';
-export { MEALS, RESTOCK_WAYS } from '../stock/item.entity';
-export type { Front, ItemTraits, Meal, Pack, Restock, RestockWay, Textile } from '../stock/item.entity';
+export { KEPT_HOW, MEALS, RESTOCK_WAYS } from '../stock/item.entity';
+export type {
+  Front,
+  ItemTraits,
+  KeptHow,
+  Meal,
+  Pack,
+  Restock,
+  RestockWay,
+  Textile,
+  ThingShape,
+} from '../stock/item.entity';
 export type { PurchaseState } from '../restock/purchase.entity';
 export type { DateKind, EventKey, PackSize } from '../stock/lot.entity';
-export type { PlanGroup, PlannedBin } from '../plan/plan.entity';
+export type { LooseThing, PlanGroup, PlannedBin } from '../plan/plan.entity';
 export { PERSON_ROLES } from './person.entity';

@@ -151,9 +151,12 @@ export class Filling {
     const ways = stacked
       ? order.flatMap((at) => [[at, false] as const, [at, true] as const])
       : [...order.map((at) => [at, false] as const), ...order.map((at) => [at, true] as const)];
+    // Nothing is put on what breaks, unless a lid bears it.
+    const bare = type.lid !== true && useOfGroup(this.ground.problem, group).fragile === true;
+    const kind = bare ? { ...type, stackPitchTenthMm: null } : type;
     for (const [at, onTop] of ways) {
       const floor = this.floors[at]!;
-      const standing = onTop ? floor.onStack(type, weight) : floor.place(type, weight);
+      const standing = onTop ? floor.onStack(type, weight) : floor.place(kind, weight);
       if (!standing) continue;
       this.add({ type, shelfId: floor.shelfId, standing, group, buy, locked: null }, floor.bottomTenthMm, ml);
       return true;

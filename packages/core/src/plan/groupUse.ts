@@ -1,10 +1,11 @@
 /** How the groups of a plan are handled: how often, by whom, and what their largest things go into. */
 import { type CivilDate } from '../base';
 import { FILL_SHARE } from '../containers';
+import { goesInto, SQUEEZED } from '../fit';
 import { dayNumber } from '../forecast';
 import { OFTEN, reacherOf, takingsOf, UNKNOWN_REACHER } from '../handling';
-import type { HouseholdState, LotRow } from '../household';
-import { bulkOfLot } from '../stock';
+import type { HouseholdState, LotRow, ThingShape } from '../household';
+import { bulkOfLot, shapeOf } from '../stock';
 import type { GroupUse, PlanContainer, PlanProblem } from './planTypes';
 
 /** Of a group of which nothing is known: a monthly taking by somebody of ordinary reach. */
@@ -73,22 +74,32 @@ function takenFrom(state: HouseholdState, lots: readonly LotRow[], day: number):
   return uses;
 }
 
-/** The largest thing whose volume is known, and the volume of one where all are alike. */
-function piecesOf(state: HouseholdState, lots: readonly LotRow[]): Pick<GroupUse, 'largestMl' | 'pieceMl'> {
+/** The largest thing whose volume is known, the volume of one where all are alike, and the sides of those that are known by them. */
+function piecesOf(
+  state: HouseholdState,
+  lots: readonly LotRow[],
+): Pick<GroupUse, 'largestMl' | 'pieceMl' | 'shapes' | 'fragile' | 'air'> {
   let largestMl = 0;
+  const shapes = new Map<string, ThingShape>();
   const sizes = new Set<number | null>();
   for (const lot of lots) {
     const item = state.get('item', lot.itemId);
     if (!item || lot.quantityThousandths < 1000) continue;
+    const known = shapeOf(item);
+    if (known) shapes.set(item.id, known.shape);
     const one = bulkOfLot(item, { packSize: lot.packSize, quantityThousandths: 1000 });
     sizes.add(one.volumeKnown ? one.volumeMl : null);
-    if (one.volumeKnown) largestMl = Math.max(largestMl, one.volumeMl);
+    if (one.volumeKnown && !known) largestMl = Math.max(largestMl, one.volumeMl);
   }
-  return { largestMl, pieceMl: sizes.size === 1 ? ([...sizes][0] ?? null) : null };
+  const all = [...shapes.values()];
+  return {
+    largestMl,
+    pieceMl: sizes.size === 1 ? ([...sizes][0] ?? null) : null,
+    ...(all.length > 0 ? { shapes: all } : {}),
+    ...(all.some(({ kept }) => kept.includes('fragile')) ? { fragile: true } : {}),
+    ...(all.some(({ kept }) => kept.includes('air')) ? { air: true } : {}),
+  };
 }
-
-/** A bulky soft thing goes in where the narrowest way inside is at least this share of the side of a cube of its volume. Own default. */
-const SQUEEZED = 0.8;
 
 /**
  * How much of a group a container takes, millilitres; 0: its largest thing does not go in.
@@ -97,12 +108,15 @@ const SQUEEZED = 0.8;
 export function capacityMl(
   type: Pick<
     PlanContainer,
-    'volumeMl' | 'maxLoadGrams' | 'leastInsideTenthMm' | 'widthTenthMm' | 'depthTenthMm' | 'heightTenthMm'
+    'volumeMl' | 'maxLoadGrams' | 'inside' | 'airy' | 'widthTenthMm' | 'depthTenthMm' | 'heightTenthMm'
   >,
-  { largestMl, pieceMl }: Pick<GroupUse, 'largestMl' | 'pieceMl'>,
+  { largestMl, pieceMl, shapes, air }: Pick<GroupUse, 'largestMl' | 'pieceMl' | 'shapes' | 'air'>,
   gramsPerMl: number,
 ): number {
-  const least = type.leastInsideTenthMm ?? Math.min(type.widthTenthMm, type.depthTenthMm, type.heightTenthMm);
+  const inside = type.inside ?? type;
+  if (air && !type.airy) return 0;
+  if (shapes?.some((shape) => !goesInto(shape, inside))) return 0;
+  const least = Math.min(inside.widthTenthMm, inside.depthTenthMm, inside.heightTenthMm);
   if (largestMl > type.volumeMl || least < SQUEEZED * 100 * Math.cbrt(largestMl)) return 0;
   const byLoad = type.maxLoadGrams === null || gramsPerMl <= 0 ? Infinity : type.maxLoadGrams / gramsPerMl;
   const most = Math.min(type.volumeMl * FILL_SHARE, byLoad);

@@ -17,7 +17,7 @@ import {
   yesNo,
   type Holds,
 } from '../definition';
-import { MOST_BOUGHT, MOST_PLACED } from '../base';
+import { MOST_BOUGHT, MOST_LOOSE, MOST_PLACED } from '../base';
 import { sort } from '../spaces/room.entity';
 import { measure } from '../spaces/space.entity';
 
@@ -57,6 +57,36 @@ const plannedBin = record({
 });
 export type PlannedBin = Holds<typeof plannedBin>;
 
+/**
+ * Where things go that go into no container.
+ * - `stands`, `leans`: on a shelf; what is much higher than its foot leans
+ * - `hangs`: from a rail
+ * - `beside`: leans beside the space, if there is floor
+ * - `nowhere`: no place here was found
+ */
+export const LOOSE_WAYS = ['stands', 'leans', 'hangs', 'beside', 'nowhere'] as const;
+/** Alike things that go into no container, at a place; each by its own where it stands on a shelf. */
+const looseThing = record({
+  itemId: weakRef('item'),
+  count: whole(1, 10_000),
+  how: oneOf(...LOOSE_WAYS),
+  shelfId: orNull(weakRef('shelf')),
+  /** The sides of one as it stands there. */
+  widthTenthMm: measure,
+  depthTenthMm: measure,
+  heightTenthMm: measure,
+  cxTenthMm: measure,
+  cyTenthMm: measure,
+  degrees: decimal(0, 180),
+  /** By how much it fails to go onto a shelf, and onto which the least; null: it goes onto one. */
+  short: orNull(record({ shelfId: weakRef('shelf'), overTenthMm: measure })),
+  /** Its sides are a guess. */
+  guessed: yesNo,
+  /** Kept in the box it came in, so that no container is sought. */
+  ownBox: yesNo,
+});
+export type LooseThing = Holds<typeof looseThing>;
+
 export const plan = defineEntity('plan', {
   fields: {
     spaceId: ref('space'),
@@ -66,6 +96,8 @@ export const plan = defineEntity('plan', {
     groups: listOf(planGroup, 200),
     shelves: listOf(plannedShelf, 200),
     placed: listOf(plannedBin, MOST_PLACED),
+    /** What goes into no container. */
+    loose: added(orNull(listOf(looseThing, MOST_LOOSE))),
     budgetMinor: orNull(money),
     family: orNull(text(1, 60)),
     moveShelves: yesNo,

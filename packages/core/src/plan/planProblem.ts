@@ -1,5 +1,5 @@
 import type { HouseholdState, ContainerRow, PlannedBin, PlanGroup } from '../household';
-import { containerGrams, footShare, innerVolumeMl, leastInsideTenthMm } from '../containers';
+import { containerGrams, footShare, innerVolumeMl, insideOf } from '../containers';
 import { footOf } from '../handling';
 import type { GroupUse, PlanContainer, PlanProblem } from './planTypes';
 import { modelSpace, type SpaceModel } from '../fit';
@@ -25,8 +25,9 @@ export function planContainer(state: HouseholdState, container: ContainerRow, sp
     depthTenthMm: container.topDepthTenthMm,
     heightTenthMm: container.heightTenthMm,
     footShare: footShare(container),
-    leastInsideTenthMm: leastInsideTenthMm(container),
+    inside: insideOf(container),
     lid: container.hasLid,
+    airy: !container.hasLid || container.look === 'woven' || container.look === 'slatted',
     stackPitchTenthMm: container.stackPitchTenthMm,
     volumeMl: innerVolumeMl(container),
     weightGrams: containerGrams(container),
@@ -39,6 +40,10 @@ export function planContainer(state: HouseholdState, container: ContainerRow, sp
 
 /** Narrower than this inside, a hand does not get in: such ones are for poles and rolls and are used when asked for. Own default. */
 const HAND_WIDTH_TENTH_MM = 900;
+
+/** Whether a hand gets in. */
+export const isForHands = (one: Pick<ContainerRow, 'topWidthTenthMm' | 'topDepthTenthMm'>): boolean =>
+  Math.min(one.topWidthTenthMm, one.topDepthTenthMm) >= HAND_WIDTH_TENTH_MM;
 
 export interface PlanWishes {
   /** Types to be used; empty: all that a hand gets into. */
@@ -66,11 +71,7 @@ export function planProblem(
   const model = modelSpace(space, state.shelvesOf(spaceId));
   const containers = state
     .all('container')
-    .filter((one) =>
-      wishes.containerIds.length === 0
-        ? Math.min(one.topWidthTenthMm, one.topDepthTenthMm) >= HAND_WIDTH_TENTH_MM
-        : wishes.containerIds.includes(one.id),
-    )
+    .filter((one) => (wishes.containerIds.length === 0 ? isForHands(one) : wishes.containerIds.includes(one.id)))
     .map((container) => planContainer(state, container, spaceId))
     // One that holds nothing houses nothing, however many there are.
     .filter(({ volumeMl }) => volumeMl > 0)

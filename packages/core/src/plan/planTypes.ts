@@ -1,5 +1,5 @@
-import type { PlannedBin, PlanGroup } from '../household';
-import type { Compartment, HolePattern, ShelfFrame } from '../fit';
+import type { LooseThing, PlannedBin, PlanGroup, ThingShape } from '../household';
+import type { Compartment, HolePattern, InsideSize, ShelfFrame } from '../fit';
 
 /** A container type that may be used, with how many are free and what another one costs. */
 export interface PlanContainer {
@@ -10,9 +10,11 @@ export interface PlanContainer {
   footShare: number;
   stackPitchTenthMm: number | null;
   volumeMl: number;
-  /** The shortest way through its inside; left out: of its outside. */
-  leastInsideTenthMm?: number;
+  /** Where it is narrowest; left out: its outside. */
+  inside?: InsideSize;
   lid?: boolean;
+  /** Air comes in: open, woven or slatted. */
+  airy?: boolean;
   weightGrams: number;
   maxLoadGrams: number | null;
   /** Of the pool: not in use elsewhere. */
@@ -43,6 +45,12 @@ export interface GroupUse {
   largestMl: number;
   /** Of one, where all are alike and that is known. */
   pieceMl: number | null;
+  /** Things that are known by their sides; each has to go in. */
+  shapes?: readonly ThingShape[];
+  /** Nothing stands on a bin without a lid that holds them. */
+  fragile?: boolean;
+  /** Only where air comes in. */
+  air?: boolean;
   /** The bins that hold it now: what stays of them is not carried. Left out: nothing is set up yet, and moving is not counted. */
   now?: readonly { containerId: string; shelfId: string }[];
 }
@@ -57,6 +65,8 @@ export interface PlanProblem {
   /** Empty: as many containers as possible are to stand, free ones first, biggest first, then bought ones. */
   groups: readonly PlanGroup[];
   locked: readonly PlannedBin[];
+  /** Things that go into no container; those on a shelf take up its room. */
+  loose?: readonly LooseThing[];
   budgetMinor: number | null;
   family: string | null;
   moveShelves: boolean;

@@ -33,6 +33,7 @@ export type LinePart =
   | 'quantity'
   | 'name'
   | 'packSize'
+  | 'sides'
   | DateField
   | 'openedDays'
   | 'batch'
@@ -63,6 +64,8 @@ export interface LineReading {
   /** The thing of the home that the name is sure to mean. */
   itemId: string | null;
   packSize: PackSize | null;
+  /** Of one of it, as it stands: wide, deep, high, tenths of a millimetre. */
+  sides: [number, number, number] | null;
   expiresOn: CivilDate | null;
   expiryPrecision: DatePrecision | null;
   dateKind: DateKind | null;
@@ -111,6 +114,7 @@ export const BLANK: LineReading = {
   name: '',
   itemId: null,
   packSize: null,
+  sides: null,
   expiresOn: null,
   expiryPrecision: null,
   dateKind: null,

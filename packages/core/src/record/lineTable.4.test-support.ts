@@ -47,7 +47,7 @@ case of 6 x 75 cl wine => +6 | wine | 75 cl
 2 x 12 eggs => +24 | eggs
 2 x 3 rolls foil => +6 roll | foil
 3x5x2 boxes => + | 3x5x2 boxes
-30x40x20 cm crate => + | 30x40x20 cm crate
+30x40x20 cm crate => + | crate | 3000x4000x2000 sides
 2 crates 30x40x20 => +2 | crates 30x40x20
 2 x 3 m rope => +2 | rope | 3 m | ?which_reading
 6 tins tuna 80 g ea => +6 tin | tuna | 80 g
@@ -150,6 +150,21 @@ got 5 tins tomatoes left => =5 tin | tomatoes | *
 dropped 1 jar jam => -1 jar | jam | broken
 cleaning vinegar 5 l canister => +5 l | cleaning vinegar | 5 l | *
 milk all used up => =0 | milk | *
+## sides | dmy
+paddle 160 x 20 x 8 cm => + | paddle | 16000x2000x800 sides
+paddle 160x20x8 cm => + | paddle | 16000x2000x800 sides
+paddle 160×20×8cm => + | paddle | 16000x2000x800 sides
+4 paddles 160 x 20 x 8 cm @BL1-B3X => +4 | paddles | 16000x2000x800 sides | @BL1B3X
+4 paddles, 1.6 m x 20 cm x 8 cm => +4 | paddles | 16000x2000x800 sides
+suitcase 700 x 480 x 280 mm #travel => + | suitcase | 7000x4800x2800 sides | #travel
+tent bag 1,2 x 0,3 x 0,3 m => + | tent bag | 12000x3000x3000 sides
+crate 24 x 16 x 12 in => + | crate | 6096x4064x3048 sides
+crate 24" x 16" x 12" => + | crate | 6096x4064x3048 sides
+crate 24 x 16 x 12 in #boat => + | crate | 6096x4064x3048 sides | #boat
+160 x 20 x 8 cm paddle x 4 => +4 | paddle | 16000x2000x800 sides
+batten 20 x 40 x 2400 => + | batten 20 x 40 x 2400
+2 x 6 x 330 ml cola => +12 | cola | 330 ml
+
 ## batches | dmy | home
 6 tins tomatoes 400 g exp 3/27 batch L2231 => +6 tin | tomatoes | 400 g | bb 2027-03-31 | batch L2231 | *
 eggs batch 4711 => + | eggs | batch 4711 | *

@@ -76,6 +76,7 @@ export function inShort(card: RecordedLine): string {
     `${SIGN[card.action]}${amount}${card.unit ? ` ${card.unit}` : ''}`,
     card.name,
     card.packSize ? `${formatQuantity(card.packSize.amountThousandths)} ${card.packSize.unit}` : '',
+    card.sides ? `${card.sides.join('x')} sides` : '',
     card.takeReason ?? '',
     card.expiresOn ? `${card.dateKind === 'use_by' ? 'ub' : 'bb'} ${card.expiresOn}` : '',
     card.openedOn ? `opened ${card.openedOn}` : '',

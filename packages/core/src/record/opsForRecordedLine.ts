@@ -1,4 +1,4 @@
-import type { HouseholdState, Op, ItemRow, LotFields, LotRow } from '../household';
+import type { HouseholdState, Op, ItemRow, ItemTraits, LotFields, LotRow } from '../household';
 import { convertMeasure, ONE_THOUSANDTHS, isMeasure } from '../base';
 import { oldestFirst, opsForCountingAll, opsForOpening, opsForPuttingIn, opsForTaking, type OpContext } from '../stock';
 import { withCode } from '../codes';
@@ -130,6 +130,22 @@ function onlyPlaceOf(state: HouseholdState, { id }: ItemRow): ReturnType<Househo
 
 const capital = (name: string): string => name.charAt(0).toUpperCase() + name.slice(1);
 
+const BARE: ItemTraits = { weightGrams: null, volumeMl: null, textile: null, groups: {} };
+/** With three sides; a new thing is taken as rigid. A volume that was written down stays. */
+const withSides = (traits: ItemTraits | null, [wide, deep, high]: readonly [number, number, number]): ItemTraits => ({
+  ...(traits ?? BARE),
+  shape: {
+    rigid: true,
+    kept: [],
+    ...(traits?.shape ?? null),
+    widthTenthMm: wide,
+    depthTenthMm: deep,
+    heightTenthMm: high,
+  },
+});
+const hasSides = ({ traits }: ItemRow, [wide, deep, high]: readonly [number, number, number]): boolean =>
+  traits?.shape?.widthTenthMm === wide && traits.shape.depthTenthMm === deep && traits.shape.heightTenthMm === high;
+
 const newItem = (id: string, { name, unit }: { name: string; unit: string }, card: RecordedLine): Op => ({
   op: 'create',
   entity: 'item',
@@ -144,14 +160,16 @@ const newItem = (id: string, { name, unit }: { name: string; unit: string }, car
     openedDays: card.openedDays,
     freezerMonths: null,
     ...(card.gtin === null ? {} : { codes: [card.gtin] }),
+    ...(card.sides === null ? {} : { traits: withSides(null, card.sides) }),
   },
 });
 
-function changesOf(item: ItemRow, { tags, openedDays, gtin }: RecordedLine): Op[] {
+function changesOf(item: ItemRow, { tags, openedDays, gtin, sides }: RecordedLine): Op[] {
   const all = [...new Set([...item.tags, ...tags])];
   const fields = {
     ...(all.length === item.tags.length ? {} : { tags: all }),
     ...(openedDays === null || openedDays === item.openedDays ? {} : { openedDays }),
+    ...(sides === null || hasSides(item, sides) ? {} : { traits: withSides(item.traits ?? null, sides) }),
     ...(gtin === null || item.codes?.includes(gtin) ? {} : { codes: withCode(item.codes, gtin) }),
   };
   return Object.keys(fields).length === 0 ? [] : [{ op: 'change', entity: 'item', id: item.id, fields }];

@@ -15,7 +15,7 @@ import {
   type AddSpan,
   type CountValue,
 } from './spans';
-import { canHold, countWord, isContent, isLength, isRareUnit, isStrength } from '../base';
+import { canHold, convertMeasure, countWord, isContent, isLength, isRareUnit, isStrength } from '../base';
 
 /** A measure counts as the amount and as the size; which of them is settled by where it stands and by the thing. */
 export function addMeasures(atoms: readonly Atom[], at: number, add: AddSpan): void {
@@ -49,7 +49,13 @@ export function addMeasures(atoms: readonly Atom[], at: number, add: AddSpan): v
     if (times) add(times.next, POINTS.packs, { ...value, thousandths: times.thousandths });
   }
   const across = isTimes(atoms, next) && isLength(measure.unit) ? measuredAt(atoms, next + 1) : null;
-  if (across && isLength(across.measure.unit)) add(across.next, POINTS.sides, { kind: 'name_number' });
+  if (!across || !isLength(across.measure.unit)) {
+    // No side.
+  } else if (isTimes(atoms, across.next)) {
+    const third = measuredAt(atoms, across.next + 1);
+    const sides = third && isLength(third.measure.unit) ? sidesOf([measure, across.measure, third.measure]) : null;
+    if (third && sides) add(third.next, POINTS.threeSides, { kind: 'sides', sides });
+  } else add(across.next, POINTS.sides, { kind: 'name_number' });
   const times = isTimes(atoms, next) ? numberAt(atoms, next + 1) : null;
   if (times && !times.weak && !measureAt(atoms, times.next)) {
     const after = unitAfter(atoms, times.next, times.thousandths);
@@ -62,6 +68,21 @@ export function addMeasures(atoms: readonly Atom[], at: number, add: AddSpan): v
     });
   }
 }
+
+/** Longer than any thing of a home: then it is no side of one, tenths of a millimetre. Own choice. */
+const LONGEST_SIDE = 100_000;
+
+/** Three measures as sides of a thing; null: one of them is no length, or longer than any thing. */
+function sidesOf(measures: readonly PackSize[]): [number, number, number] | null {
+  const sides = measures.map(({ amountThousandths, unit }) => {
+    const thousandths = convertMeasure(amountThousandths, unit, 'mm');
+    return thousandths === null ? 0 : Math.round(thousandths / 100);
+  });
+  const [wide, deep, high] = sides as [number, number, number];
+  return sides.every((side) => side > 0 && side <= LONGEST_SIDE) ? [wide, deep, high] : null;
+}
+const sidesIn = (unit: string, thousandths: readonly number[]): [number, number, number] | null =>
+  sidesOf(thousandths.map((amountThousandths) => ({ amountThousandths, unit })));
 
 /** `400 mg`, `5 mg/5 ml`. */
 function strengthEnd(atoms: readonly Atom[], at: number): number {
@@ -232,8 +253,10 @@ function addProduct(
   const third = isTimes(atoms, inner.next) ? inner.next + 1 : null;
   if (third !== null) {
     const size = measuredAt(atoms, third);
-    if (size && isLength(size.measure.unit)) add(size.next, POINTS.sides + 6, { kind: 'name_number' });
-    else if (size) {
+    if (size && isLength(size.measure.unit)) {
+      const sides = sidesIn(size.measure.unit, [outer.thousandths, inner.thousandths, size.measure.amountThousandths]);
+      add(size.next, POINTS.threeSides, sides ? { kind: 'sides', sides } : { kind: 'name_number' });
+    } else if (size) {
       add(eachEnd(atoms, size.next), POINTS.packs + 4, {
         kind: 'count',
         thousandths: total,
@@ -244,6 +267,10 @@ function addProduct(
     } else {
       const last = numberAt(atoms, third);
       if (last && !last.weak) add(last.next, POINTS.sidesBare + 5, { kind: 'name_number' });
+      // After three figures `in` is inches.
+      const inches = last && wordAt(atoms, last.next) === 'in' && !isGlued(atoms, last.next + 1);
+      const sides = inches ? sidesIn('in', [outer.thousandths, inner.thousandths, last.thousandths]) : null;
+      if (inches && sides) add(last.next + 1, POINTS.threeSides, { kind: 'sides', sides });
     }
     return;
   }

@@ -34,6 +34,7 @@ const HAS = {
   zero: 16384,
   openedDays: 32768,
   batch: 65536,
+  sides: 131072,
 } as const;
 const ANY_ACTION = HAS.put_in | HAS.take | HAS.counting;
 
@@ -168,6 +169,9 @@ function follow(step: Step, span: Span): Step | null {
       break;
     case 'amount':
       if (!once(HAS.amount, HAS.count | HAS.amount | HAS.zero)) return null;
+      break;
+    case 'sides':
+      if (!once(HAS.sides)) return null;
       break;
     case 'size':
       if (!once(HAS.size)) return null;

@@ -334,6 +334,7 @@ class Settling {
     const { reading } = this;
     reading.tags = this.all('tag').map(({ value }) => value.tag);
     reading.batch = this.one('batch')?.value.batch ?? null;
+    reading.sides = this.one('sides')?.value.sides ?? null;
     const place = this.one('place')?.value;
     if (place?.sure) reading.placeKey = place.key;
     else if (place) this.ask({ kind: 'which_place', written: place.written, key: place.key });
@@ -365,6 +366,8 @@ function partOf(value: SpanValue): LinePart {
       return 'quantity';
     case 'size':
       return 'packSize';
+    case 'sides':
+      return 'sides';
     case 'date':
       return value.field;
     case 'period':

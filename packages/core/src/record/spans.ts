@@ -31,6 +31,8 @@ export type SpanValue =
       size?: PackSize;
     }
   | { kind: 'amount'; measure: PackSize; options?: readonly PackSize[] }
+  /** Three sides of one, tenths of a millimetre. */
+  | { kind: 'sides'; sides: [number, number, number] }
   | { kind: 'size'; measure: PackSize; options?: readonly PackSize[]; /** `400 g tins`. */ unit?: string }
   | {
       kind: 'date';
@@ -78,6 +80,8 @@ export const POINTS = {
   measureOutOfPlace: 1.5,
   /** `135x200 cm`, `4x40`. */
   sides: 9,
+  /** `160 x 20 x 8 cm`: three sides are of the thing and not of its name. */
+  threeSides: 15.5,
   /** `4x40` without a unit. */
   sidesBare: 6,
   nameNumber: 3,

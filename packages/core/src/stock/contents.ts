@@ -1,6 +1,7 @@
 import type { HouseholdState, ItemRow, LotRow } from '../household';
 import { convertMeasure, isMeasure } from '../base';
 import { foldedSize } from './folding';
+import { shapeMl, shapeOf } from './shapes';
 
 /** Water-like: what liquids and moist food weigh for their volume, g per ml. Common practice, no source. */
 const GRAMS_PER_ML = 1;
@@ -30,9 +31,10 @@ function knownBulk(item: ItemRow, lot: Pick<LotRow, 'packSize'>): { volumeMl: nu
     return thousandths === null || !isMeasure(size.unit) ? null : thousandths / 1000;
   };
   const [grams, ml] = [inUnit('g'), inUnit('ml')];
+  const boxMl = traits?.shape ? shapeMl(traits.shape) : null;
   const foldedMl = folded && (folded.widthTenthMm * folded.depthTenthMm * folded.thicknessTenthMm) / 1e6;
   return {
-    volumeMl: traits?.volumeMl ?? foldedMl ?? ml ?? (grams === null ? null : grams / GRAMS_PER_ML),
+    volumeMl: traits?.volumeMl ?? foldedMl ?? boxMl ?? ml ?? (grams === null ? null : grams / GRAMS_PER_ML),
     grams: traits?.weightGrams ?? folded?.grams ?? grams ?? (ml === null ? null : ml * GRAMS_PER_ML),
   };
 }
@@ -42,8 +44,10 @@ export function bulkOfLot(item: ItemRow, lot: Pick<LotRow, 'packSize' | 'quantit
   const { volumeMl, grams } = knownBulk(item, lot);
   const count = lot.quantityThousandths / 1000;
   const guessed = Math.sqrt(Math.max(0, count));
+  const usual = volumeMl === null ? shapeOf(item) : null;
   return {
-    volumeMl: volumeMl === null ? UNKNOWN_ML * guessed : volumeMl * count,
+    volumeMl:
+      volumeMl === null ? (usual === null ? UNKNOWN_ML * guessed : shapeMl(usual.shape) * count) : volumeMl * count,
     grams: grams === null ? UNKNOWN_GRAMS * guessed : grams * count,
     known: volumeMl !== null && grams !== null,
     volumeKnown: volumeMl !== null,

@@ -42,6 +42,20 @@ const textile = record({
 });
 export type Textile = Holds<typeof textile>;
 
+/** How one must be kept. */
+export const KEPT_HOW = ['upright', 'fragile', 'own_box', 'air'] as const;
+export type KeptHow = (typeof KEPT_HOW)[number];
+/** A thing by its three sides, as it stands. */
+const shape = record({
+  widthTenthMm: side,
+  depthTenthMm: side,
+  heightTenthMm: side,
+  /** False: soft, it gives way. */
+  rigid: yesNo,
+  kept: listOf(oneOf(...KEPT_HOW), KEPT_HOW.length),
+});
+export type ThingShape = Holds<typeof shape>;
+
 /** What matters for room and weight, and the groups the household puts it in. */
 const traits = record({
   /** Of one of its unit. */
@@ -49,6 +63,7 @@ const traits = record({
   volumeMl: orNull(volume),
   textile: orNull(textile),
   groups: mapOf(GROUPINGS, text(1, 120)),
+  shape: added(orNull(shape)),
 });
 export type ItemTraits = Holds<typeof traits>;
 

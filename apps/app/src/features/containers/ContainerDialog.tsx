@@ -1,6 +1,8 @@
 import { BIN_LOOKS, definitionOf, LEAST_SIDE_TENTH_MM, type ContainerFields, type ContainerRow } from '@ours/core';
+import { useRouter } from 'expo-router';
 import { v7 as uuidv7 } from 'uuid';
 import { BIN_LOOK_WORDS } from '@/features/spaces/words';
+import { roomForPath } from '@/shared/roomForPath';
 import { useHome } from '@/shared/useHome';
 import { useRunCommand } from '@/shared/useRunCommand';
 import { choicesOf } from '@/kit/form/Choices';
@@ -59,6 +61,7 @@ function checkSides(fields: ContainerFields): Partial<Record<keyof ContainerFiel
 /** One kind of container: three measures are enough to begin with. Outside, at the widest. */
 export function ContainerDialog({ container, onClose }: { container: ContainerRow | null; onClose: () => void }) {
   const runCommand = useRunCommand();
+  const router = useRouter();
   const { unit, currency } = useHome();
   const save = (fields: ContainerFields): void =>
     void runCommand(
@@ -86,6 +89,22 @@ export function ContainerDialog({ container, onClose }: { container: ContainerRo
       onSave={save}
       onClose={onClose}
     >
+      {container ? (
+        <Button
+          kind="quiet"
+          label="Where is room for one more?"
+          onPress={() => {
+            onClose();
+            router.push(
+              roomForPath(container.name, [
+                container.topWidthTenthMm,
+                container.topDepthTenthMm,
+                container.heightTenthMm,
+              ]),
+            );
+          }}
+        />
+      ) : null}
       {container ? (
         <Button
           kind="quiet"

@@ -25,6 +25,7 @@ const WHAT: Readonly<Record<string, string>> = {
   half_shelf: 'the half-shelf',
   hooks: 'the hooks',
   riser: 'the riser',
+  thing: 'what stands there without a bin',
 };
 
 /** Small lengths in millimetres, as one says them: `12 mm`. */

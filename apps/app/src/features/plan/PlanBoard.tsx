@@ -12,6 +12,7 @@ import { Small, Strong, Text } from '@/kit/text/Text';
 import { OpenDoorView } from '@/features/drawing';
 import { FloorBoard, LoadBar } from '@/features/fit';
 import { clearanceWords, loadWords } from '@/features/fit/words';
+import { NeedsALook } from './NeedsALook';
 import { PlanCompare } from './PlanCompare';
 import { PlanReasons } from './PlanReasons';
 import { PlanSettings } from './PlanSettings';
@@ -269,6 +270,7 @@ export function Planning({ space }: { space: SpaceRow }) {
         onSelect={board.press}
       />
     ) : null;
+  const look = drawn ? <NeedsALook space={space} loose={drawn.loose ?? []} /> : null;
   const compare = <PlanCompare space={space} plans={plans} />;
   return (
     <TwoPane
@@ -284,6 +286,7 @@ export function Planning({ space }: { space: SpaceRow }) {
         <>
           {top}
           {floor}
+          {look}
           {use}
           {compare}
         </>
@@ -293,6 +296,7 @@ export function Planning({ space }: { space: SpaceRow }) {
           {top}
           {front}
           {reasons}
+          {look}
           {floor}
           {use}
           {compare}

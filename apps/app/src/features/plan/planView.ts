@@ -1,6 +1,8 @@
 import {
   boundingBox,
   layOutFront,
+  looseBox,
+  withLoose,
   modelSpace,
   roomsAfter,
   planGroupId,
@@ -10,6 +12,7 @@ import {
   type Compartment,
   type FrontView,
   type HouseholdState,
+  type LooseThing,
   type PlanFields,
   type PlanGroup,
   type PlannedBin,
@@ -28,7 +31,7 @@ export interface PlanView {
   tagOf: (key: string) => string;
 }
 
-type Drawn = Pick<PlanFields, 'placed' | 'shelves'> & { groups: readonly PlanGroup[] };
+type Drawn = Pick<PlanFields, 'placed' | 'shelves' | 'loose'> & { groups: readonly PlanGroup[] };
 
 /** A plan as the drawings need it: the front as it would look, and the rooms from above. */
 export function viewPlan(state: HouseholdState, space: SpaceRow, plan: Drawn): PlanView {
@@ -38,20 +41,24 @@ export function viewPlan(state: HouseholdState, space: SpaceRow, plan: Drawn): P
     const planned = plan.shelves.find(({ shelfId }) => shelfId === shelf.id)?.bottomTenthMm;
     return { shelfId: shelf.id, bottomTenthMm: planned ?? bottomTenthMm, movedHoles: 0 };
   });
+  const loose = plan.loose ?? [];
   const rooms = roomsAfter(
-    {
-      shelves: model.shelves.map(({ shelf, bottomTenthMm, room, frame, loadGrams, adjustable }) => ({
-        shelfId: shelf.id,
-        bottomTenthMm,
-        room,
-        frame,
-        loadGrams,
-        adjustable,
-        inBody: space.kind !== 'chest_freezer' && shelf.kind !== 'door_rack',
-      })),
-      holes: model.holes,
-      heightTenthMm: model.heightTenthMm,
-    },
+    withLoose(
+      {
+        shelves: model.shelves.map(({ shelf, bottomTenthMm, room, frame, loadGrams, adjustable }) => ({
+          shelfId: shelf.id,
+          bottomTenthMm,
+          room,
+          frame,
+          loadGrams,
+          adjustable,
+          inBody: space.kind !== 'chest_freezer' && shelf.kind !== 'door_rack',
+        })),
+        holes: model.holes,
+        heightTenthMm: model.heightTenthMm,
+      },
+      loose,
+    ),
     setting,
   );
   const tags = new Map<string, string>();
@@ -76,11 +83,40 @@ export function viewPlan(state: HouseholdState, space: SpaceRow, plan: Drawn): P
   });
   const binsOf = (shelfId: string): BinRow[] => {
     const bay = model.shelves.find(({ shelf }) => shelf.id === shelfId)?.bayTenthMm ?? 0;
-    return plan.placed
-      .filter((bin) => bin.shelfId === shelfId)
-      .flatMap((bin, sort) => plannedRow(state, bin, { tag: tags.get(bin.key) ?? '', name: nameOf(bin) }, bay, sort));
+    return [
+      ...plan.placed
+        .filter((bin) => bin.shelfId === shelfId)
+        .flatMap((bin, sort) => plannedRow(state, bin, { tag: tags.get(bin.key) ?? '', name: nameOf(bin) }, bay, sort)),
+      ...loose.flatMap((thing, at) => (thing.shelfId === shelfId ? looseRow(state, thing, bay, at) : [])),
+    ];
   };
   return { front: layOutFront(space, shelves, binsOf), rooms, bodyOf, nameOf, tagOf: (key) => tags.get(key) ?? '' };
+}
+
+/** A thing that stands without a bin, drawn dashed as what is no bin. */
+function looseRow(state: HouseholdState, thing: LooseThing, bay: number, at: number): BinRow[] {
+  if (thing.how !== 'stands' && thing.how !== 'leans') return [];
+  const box = looseBox(thing);
+  return [
+    {
+      id: `loose-${at}`,
+      seq: 0,
+      retired: false,
+      shelfId: thing.shelfId!,
+      parentBinId: null,
+      name: state.get('item', thing.itemId)?.name ?? '',
+      look: 'kept_free',
+      hasLid: false,
+      code: 'P-00',
+      sort: 1000 + at,
+      leftTenthMm: Math.max(0, Math.round(box.x - bay)),
+      widthTenthMm: Math.round(box.width),
+      heightTenthMm: Math.round(thing.heightTenthMm),
+      depthTenthMm: Math.round(box.depth),
+      tags: [],
+      standing: { frontTenthMm: Math.max(0, Math.round(box.y)), liftTenthMm: 0, degrees: 0 },
+    },
+  ];
 }
 
 /** A planned bin as the drawing of the front takes bins. */

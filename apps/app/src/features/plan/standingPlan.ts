@@ -2,6 +2,7 @@ import {
   modelSpace,
   planProblem,
   priceOfPlan,
+  withLoose,
   type HouseholdState,
   type PlanFields,
   type PlanGroup,
@@ -14,11 +15,11 @@ import { groupsToHouse, wishesOf } from './usePlanWork';
 export function standingPlan(
   state: HouseholdState,
   space: SpaceRow,
-  plan: Pick<PlanFields, 'placed' | 'shelves'> & { groups: readonly PlanGroup[] },
+  plan: Pick<PlanFields, 'placed' | 'shelves' | 'loose'> & { groups: readonly PlanGroup[] },
   wishes = wishesOf(space, null),
 ): StandingPlan | null {
   if (plan.groups.length === 0) return null;
-  const { uses } = groupsToHouse(state, space, wishes.groupBy, wishes.shelfId);
+  const { uses } = groupsToHouse(state, space, wishes);
   const built = planProblem(state, space.id, {
     ...wishes,
     containerIds: [],
@@ -35,5 +36,5 @@ export function standingPlan(
     const before = now.find(({ shelf }) => shelf.id === shelfId)?.bottomTenthMm;
     return { shelfId, bottomTenthMm: planned, movedHoles: planned === before ? 0 : 1 };
   });
-  return priceOfPlan(built.problem, { placed: plan.placed, shelves });
+  return priceOfPlan(withLoose(built.problem, plan.loose ?? []), { placed: plan.placed, shelves });
 }

@@ -3,6 +3,11 @@ import {
   clearOutState,
   groupThings,
   groupUses,
+  placeBulky,
+  splitBulky,
+  withLoose,
+  type BulkyThing,
+  type LooseThing,
   inNewGroups,
   lotsWithin,
   planProblem,
@@ -29,15 +34,19 @@ export const MOST_PLANS = 3;
 export function groupsToHouse(
   state: HouseholdState,
   space: SpaceRow,
-  groupBy: PlanWishesUi['groupBy'],
-  shelfId: string | null,
-): { groups: PlanGroup[]; uses: Record<string, GroupUse> } {
+  { groupBy, shelfId, budgetMinor }: Pick<PlanWishesUi, 'groupBy' | 'shelfId' | 'budgetMinor'>,
+): { groups: PlanGroup[]; uses: Record<string, GroupUse>; bulky: BulkyThing[] } {
   const open = state.clearOutsOf(space.id).find(({ finishedAt }) => finishedAt === null);
   const verdicts = open ? clearOutState(state, open).verdicts : new Map();
   const staying = lotsWithin(state, shelfId ?? space.id).filter(
     ({ id }) => (verdicts.get(id)?.verdict ?? 'keep') === 'keep',
   );
-  const things = groupThings(state, staying, groupBy, today());
+  const { groups: things, bulky } = splitBulky(
+    state,
+    space,
+    groupThings(state, staying, groupBy, today()),
+    budgetMinor,
+  );
   return {
     groups: things.map(({ id, key, volumeMl, grams, binIds }) => ({
       id,
@@ -47,6 +56,7 @@ export function groupsToHouse(
       binIds,
     })),
     uses: groupUses(state, things, today()),
+    bulky,
   };
 }
 
@@ -71,13 +81,14 @@ export function usePlanWork(space: SpaceRow) {
   const [wishes, setWishes] = useState(() => wishesOf(space, plan));
   const { solving, start, cancel } = usePlanSolver();
   const [last, setLast] = useState<PlanAnswer | null>(null);
-  const [sought, setSought] = useState<readonly PlanGroup[]>([]);
+  const [sought, setSought] = useState<{ groups: PlanGroup[]; loose: LooseThing[] }>({ groups: [], loose: [] });
   const [kept, setKept] = useState<PlanAnswer | null>(null);
   const target = useRef<{
     id: string;
     isNew: boolean;
     wishes: PlanWishesUi;
     groups: PlanGroup[];
+    loose: LooseThing[];
     locked: PlanRow['placed'];
   } | null>(null);
   const { change } = history;
@@ -101,8 +112,8 @@ export function usePlanWork(space: SpaceRow) {
   };
   const solve = (seed = plan?.seed ?? 1): void => {
     const fill = wishes.fillWith;
-    const { groups, uses } =
-      fill === null ? groupsToHouse(state, space, wishes.groupBy, wishes.shelfId) : { groups: [], uses: {} };
+    const { groups, uses, bulky } =
+      fill === null ? groupsToHouse(state, space, wishes) : { groups: [], uses: {}, bulky: [] };
     const locked = inNewGroups(plan?.placed.filter((bin) => bin.locked) ?? [], groups);
     const built = planProblem(state, space.id, {
       ...wishes,
@@ -114,10 +125,11 @@ export function usePlanWork(space: SpaceRow) {
       seed,
     });
     if (!built) return;
-    target.current = { id: plan?.id ?? uuidv7(), isNew: plan === null, wishes, groups, locked };
+    const loose = placeBulky(state, space, built.problem, bulky);
+    target.current = { id: plan?.id ?? uuidv7(), isNew: plan === null, wishes, groups, loose, locked };
     setLast(null);
-    setSought(groups);
-    start(built.problem);
+    setSought({ groups, loose });
+    start(withLoose(built.problem, loose));
   };
 
   const keep = useCallback(
@@ -128,6 +140,7 @@ export function usePlanWork(space: SpaceRow) {
       setLast(answer);
       const fields = {
         groups: to.groups,
+        loose: to.loose,
         shelves: answer.shelves.map(({ shelfId, bottomTenthMm }) => ({ shelfId, bottomTenthMm })),
         placed: answer.placed,
         budgetMinor: to.wishes.budgetMinor,
@@ -165,7 +178,7 @@ export function usePlanWork(space: SpaceRow) {
   }, [over, answer, keep]);
 
   // Drawn from the search until it is a row of the home: nothing goes blank in between.
-  const shown = answer && answer !== kept ? { ...answer, groups: sought } : null;
+  const shown = answer && answer !== kept ? { ...answer, ...sought } : null;
   return {
     state,
     version,
@@ -179,7 +192,7 @@ export function usePlanWork(space: SpaceRow) {
     cancel,
     shown,
     last,
-    groupCount: sought.length,
+    groupCount: sought.groups.length,
     history,
   };
 }

@@ -1,10 +1,13 @@
 import { counted } from '@/kit/text/counted';
 import {
+  formatLength,
   formatMass,
+  formatSize,
   formatMoney,
   formatVolume,
   type BuyingList,
   type LengthUnit,
+  type LooseThing,
   type PlaceProblem,
   type PlanAnswer,
   type PlannedBin,
@@ -154,3 +157,43 @@ export function planReasonWords({ price, use, band, more }: PlanReason, unit: Le
 /** From here on the weight is said: what lies there is lifted with both hands. Own default. */
 const HEAVY_GRAMS = 5000;
 const capitalised = (words: string): string => words.charAt(0).toUpperCase() + words.slice(1);
+
+/** `Paddle, 4 of 160 × 20 × 8 cm`, with the longest side first. */
+export function looseTitle(
+  name: string,
+  count: number,
+  { widthTenthMm, depthTenthMm, heightTenthMm }: LooseThing,
+  unit: LengthUnit,
+): string {
+  const sides = [widthTenthMm, depthTenthMm, heightTenthMm].sort((a, b) => b - a);
+  return `${name}, ${count === 1 ? '' : `${count} of `}${formatSize(sides, unit)}`;
+}
+
+/** Where a thing goes that goes into no container, and why; that its sides are a guess is said last. */
+export function looseWords(
+  { how, short, guessed, ownBox, widthTenthMm, depthTenthMm, heightTenthMm }: LooseThing,
+  count: number,
+  { space, shelf }: { space: string; shelf: string },
+  unit: LengthUnit,
+): string {
+  const [, breadth, thickness] = [widthTenthMm, depthTenthMm, heightTenthMm].sort((a, b) => b - a) as [
+    number,
+    number,
+    number,
+  ];
+  const why = ownBox ? 'Kept in the box it came in.' : 'Goes into no container that is free.';
+  const over =
+    short === null ? '' : `${formatLength(short.overTenthMm, unit)} too large for the ${shelf}, the nearest to fit.`;
+  const where = {
+    stands: `${why} Stands by itself: ${shelf}.`,
+    leans: `${why} Leans on the ${shelf}: keep it from sliding.`,
+    hangs: `Hangs from the ${shelf}.`,
+    beside: `${over === '' ? why : over} Leans beside ${space}, if a floor of ${formatSize([breadth, thickness * count], unit)} is free there: keep it from falling.`,
+    nowhere: over === '' ? `${why} The shelves are full: no place here was found.` : `${over} No place here was found.`,
+  }[how];
+  return guessed ? `${where} Its sides are a guess: measure it.` : where;
+}
+
+/** @param count kinds of things that may burn */
+export const flammableWords = (count: number): string =>
+  `${count === 1 ? 'It' : 'They'} may be flammable. Away from heat and sparks, shut tight; how much may be kept where is said on the tin and in the local code.`;

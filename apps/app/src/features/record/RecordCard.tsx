@@ -1,5 +1,6 @@
 import {
   formatQuantity,
+  formatSize,
   gtinAsPrinted,
   isMeasure,
   guideOf,
@@ -9,12 +10,15 @@ import {
   type LinePart,
   type RecordedLine,
 } from '@ours/core';
+import { useRouter } from 'expo-router';
 import { useState, type ReactNode } from 'react';
 import { XStack, YStack } from 'tamagui';
 import { Card } from '@/kit/layout/Card';
 import { dayWords } from '@/kit/text/dayWords';
 import { useHousehold, useHouseholdContext } from '@/shared/HouseholdProvider';
 import { today } from '@/shared/opContext';
+import { roomForPath } from '@/shared/roomForPath';
+import { useHome } from '@/shared/useHome';
 import { Button } from '@/kit/press/Button';
 import { DateField as DateInput } from '@/kit/form/DateField';
 import { Field } from '@/kit/form/Field';
@@ -23,7 +27,15 @@ import { counted as countedWords } from '@/kit/text/counted';
 import { Small, Strong, Text } from '@/kit/text/Text';
 import { amountWords, sizeWords, usualStep } from '@/features/stock/words';
 import { itemIdOf } from './cardOf';
-import { ACTION_WORDS, dateLabel, differenceWords, numberWords, otherUnitWords, quantityWords } from './cardWords';
+import {
+  ACTION_WORDS,
+  dateLabel,
+  differenceWords,
+  numberWords,
+  otherUnitWords,
+  quantityWords,
+  sidesDetail,
+} from './cardWords';
 import { LinePieces } from './LinePieces';
 import { Questions } from './Questions';
 
@@ -45,6 +57,8 @@ export function RecordCard({
   onSave: () => void;
 }) {
   const day = today();
+  const router = useRouter();
+  const { unit: lengthUnit } = useHome();
   const { me, store } = useHouseholdContext();
   const order = useHousehold(({ state }) => state.get('household', me.householdId)?.dateOrder ?? null);
   const [editing, setEditing] = useState<'name' | DateField | null>(null);
@@ -158,6 +172,20 @@ export function RecordCard({
         <Line label="Size" lit={lit === 'packSize'}>
           <Strong flex={1}>{sizeWords(card.packSize)} each</Strong>
           <Button kind="quiet" label="leave out" onPress={() => onChange({ packSize: null })} />
+        </Line>
+      ) : null}
+      {card.sides ? (
+        <Line label="Sides" lit={lit === 'sides'}>
+          <YStack flex={1}>
+            <Strong testID="card-sides">{formatSize(card.sides, lengthUnit)}</Strong>
+            <Small>{sidesDetail(known, card.sides, lengthUnit)}</Small>
+          </YStack>
+          <Button
+            kind="quiet"
+            label="room for it?"
+            onPress={() => router.push(roomForPath(known?.name ?? card.name, card.sides!))}
+          />
+          <Button kind="quiet" label="leave out" onPress={() => onChange({ sides: null })} />
         </Line>
       ) : null}
       {DATES.filter((key) => card[key] !== null || editing === key).map((key) => (

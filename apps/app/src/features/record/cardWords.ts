@@ -1,8 +1,10 @@
 import {
+  formatSize,
   pluralUnit,
   type CivilDate,
   type DateField,
   type ItemRow,
+  type LengthUnit,
   type LinePart,
   type LineQuestion,
   type LineReading,
@@ -77,6 +79,7 @@ export const PART_WORDS: Readonly<Record<LinePart, string>> = {
   quantity: 'how many',
   name: 'what it is',
   packSize: 'size of each',
+  sides: 'its sides',
   expiresOn: 'until when',
   openedOn: 'opened',
   frozenOn: 'frozen',
@@ -129,6 +132,14 @@ export function questionWords(question: LineQuestion): string {
     case 'leftover':
       return `${said} was not understood, and would be lost. Leave it out?`;
   }
+}
+
+/** What the sides of a line do: a thing learns them, or has others until now. */
+export function sidesDetail(known: ItemRow | null, sides: readonly number[], unit: LengthUnit): string {
+  const shape = known?.traits?.shape;
+  const before = shape ? [shape.widthTenthMm, shape.depthTenthMm, shape.heightTenthMm] : null;
+  if (before?.every((side, at) => side === sides[at])) return 'as they are known';
+  return before ? `instead of ${formatSize(before, unit)}` : 'of one, as it stands';
 }
 
 /** A thing is kept in one unit, and the line says another that cannot be turned into it. */

@@ -3,12 +3,14 @@ import {
   amountIn,
   daysBetween,
   effectiveDue,
+  formatSize,
   isMeasure,
   mealsOf,
   oldestFirst,
   opsForTaking,
   packFor,
   setCount,
+  shapeOf,
 } from '@ours/core';
 import { useLocalSearchParams, useRouter } from 'expo-router';
 import { useState } from 'react';
@@ -30,9 +32,10 @@ import { useHousehold } from '@/shared/HouseholdProvider';
 import { NookPlate } from '@/shared/NookPlate';
 import { opContext, today } from '@/shared/opContext';
 import { wayTo } from '@/shared/placeWords';
+import { roomForPath } from '@/shared/roomForPath';
 import { useHome } from '@/shared/useHome';
 import { useRunCommand } from '@/shared/useRunCommand';
-import { ItemDialog, LotDialog } from '@/features/stock';
+import { BulkDialog, ItemDialog, LotDialog } from '@/features/stock';
 import { amountWords, dueMark, dueWords, lotAmountWords, sizeWords } from '@/features/stock/words';
 import { Before } from './Before';
 import { BuyingDialog } from './BuyingDialog';
@@ -79,7 +82,7 @@ function ItemPage({ view }: { view: ItemView }) {
   const { gtMd } = useMedia();
   const content = useContentWidth();
   const [open, setOpen] = useState<string | null>(null);
-  const [editing, setEditing] = useState<'about' | 'buying' | 'front' | 'set' | 'meals' | null>(null);
+  const [editing, setEditing] = useState<'about' | 'buying' | 'front' | 'set' | 'meals' | 'size' | null>(null);
   const { item, lots, entry } = view;
   const { unit } = item;
   const sum = lots.reduce((total, lot) => total + lot.quantityThousandths, 0);
@@ -181,6 +184,7 @@ function ItemPage({ view }: { view: ItemView }) {
       <LotDialog lotId={open} onClose={() => setOpen(null)} />
       <ItemDialog itemId={editing === 'about' ? item.id : null} onClose={() => setEditing(null)} />
       {editing === 'front' ? <FrontDialog item={item} onClose={() => setEditing(null)} /> : null}
+      {editing === 'size' ? <BulkDialog item={item} onClose={() => setEditing(null)} /> : null}
       {editing === 'meals' ? <MealsDialog item={item} onClose={() => setEditing(null)} /> : null}
       {editing === 'set' ? <SetDialog item={item} onClose={() => setEditing(null)} /> : null}
       {editing === 'buying' ? <BuyingDialog item={item} onClose={() => setEditing(null)} /> : null}
@@ -244,9 +248,16 @@ function Chart({ view, width }: { view: ItemView; width: number }) {
 }
 
 /** When it is bought, how much, and where it is kept: each can be changed. */
-function Rules({ view, onEdit }: { view: ItemView; onEdit: (what: 'buying' | 'front' | 'set' | 'meals') => void }) {
+function Rules({
+  view,
+  onEdit,
+}: {
+  view: ItemView;
+  onEdit: (what: 'buying' | 'front' | 'set' | 'meals' | 'size') => void;
+}) {
   const { item, entry } = view;
-  const { currency } = useHome();
+  const router = useRouter();
+  const { currency, unit: lengths } = useHome();
   const how = item.restock?.how ?? null;
   const mark = item.lowAtThousandths;
   const pack = packFor({ packs: item.packs ?? [], usualPackThousandths: null }, view.plan.shopId);
@@ -257,6 +268,10 @@ function Rules({ view, onEdit }: { view: ItemView; onEdit: (what: 'buying' | 'fr
   );
   const set = useHousehold(({ state, version }) => ({ count: setCount(state, item), version })).count;
   const meals = mealsOf(item);
+  const known = shapeOf(item);
+  const sides = known
+    ? ([known.shape.widthTenthMm, known.shape.depthTenthMm, known.shape.heightTenthMm] as const)
+    : null;
   const fills = useHousehold(({ state }) => fillsWords(state, item));
   const rows = [
     {
@@ -303,6 +318,12 @@ function Rules({ view, onEdit }: { view: ItemView; onEdit: (what: 'buying' | 'fr
       words: mealsWords(meals.meals),
       detail: meals.guessed && meals.meals.length > 0 ? 'a guess from its name and kind' : '',
     },
+    {
+      title: 'Sides',
+      edit: 'size' as const,
+      words: sides ? formatSize(sides, lengths) : 'not written down',
+      detail: known?.guessed ? 'a guess from its name' : '',
+    },
   ];
   return (
     <YStack>
@@ -333,6 +354,11 @@ function Rules({ view, onEdit }: { view: ItemView; onEdit: (what: 'buying' | 'fr
           />
         </XStack>
       ))}
+      {sides ? (
+        <XStack padding={16}>
+          <Button label="Is there room for it elsewhere?" onPress={() => router.push(roomForPath(item.name, sides))} />
+        </XStack>
+      ) : null}
     </YStack>
   );
 }

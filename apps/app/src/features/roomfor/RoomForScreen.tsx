@@ -1,5 +1,5 @@
 import { isInFreezer, lengthField, orNull, roomFor, type RoomAnswer } from '@ours/core';
-import { useRouter } from 'expo-router';
+import { useLocalSearchParams, useRouter } from 'expo-router';
 import { useState } from 'react';
 import { XStack, YStack } from 'tamagui';
 import { Choices } from '@/kit/form/Choices';
@@ -11,6 +11,7 @@ import { Small, Text } from '@/kit/text/Text';
 import { useHousehold } from '@/shared/HouseholdProvider';
 import { NookPlate } from '@/shared/NookPlate';
 import { shelfWords, wayTo } from '@/shared/placeWords';
+import { sideFrom } from '@/shared/roomForPath';
 import { useHome } from '@/shared/useHome';
 import { besideWords, insteadWords, notJudgedWords } from './words';
 
@@ -21,11 +22,12 @@ const MOST_PLACES = 12;
 /** Is there room for it? Something to be bought, tried on every measured shelf before one leaves for the shop. */
 export function RoomForScreen() {
   const { unit } = useHome();
+  const params = useLocalSearchParams<{ name?: string; wide?: string; deep?: string; high?: string }>();
   const [where, setWhere] = useState<'shelves' | 'freezers'>('shelves');
   const [how, setHow] = useState<'any' | 'upright'>('any');
-  const width = useFigure(SIDE, unit);
-  const depth = useFigure(SIDE, unit);
-  const height = useFigure(SIDE, unit);
+  const width = useFigure(SIDE, unit, sideFrom(params.wide));
+  const depth = useFigure(SIDE, unit, sideFrom(params.deep));
+  const height = useFigure(SIDE, unit, sideFrom(params.high));
   const sides = [width.value, depth.value, height.value];
   const size =
     width.value !== null && depth.value !== null && height.value !== null
@@ -38,7 +40,7 @@ export function RoomForScreen() {
   }).of;
   const missing = sides.filter((side) => side === null).length;
   return (
-    <Screen title="Is there room for it?" back="/restock">
+    <Screen title="Is there room for it?" sub={params.name} back="/restock">
       <YStack padding={16} gap={12} maxWidth={640}>
         <XStack gap={8}>
           <YStack flex={1}>

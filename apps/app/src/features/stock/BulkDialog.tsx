@@ -2,7 +2,11 @@ import {
   decimalField,
   fileUpright,
   foldedSize,
+  insideOf,
   formatLength,
+  formatSize,
+  KEPT_HOW,
+  shapeOf,
   formatMass,
   lengthField,
   massField,
@@ -13,10 +17,11 @@ import {
   volumeField,
   wholeField,
   type AnyField,
-  type ContainerRow,
   type ItemRow,
   type ItemTraits,
+  type KeptHow,
   type LengthUnit,
+  type ThingShape,
   type GroupBy,
   type Textile,
 } from '@ours/core';
@@ -37,6 +42,9 @@ import { filedWords, foldedWords } from './words';
 const FIGURE_WORDS: Readonly<Record<string, string>> = {
   weight: 'Weight of one',
   litres: 'Litres, one',
+  wide: 'Wide',
+  deep: 'Deep',
+  high: 'High',
   width: 'Wide, flat',
   length: 'Long, flat',
   grams: 'Grams per m²',
@@ -45,6 +53,18 @@ const FIGURE_WORDS: Readonly<Record<string, string>> = {
   foldsLength: 'Length into',
   ten: 'Ten folded, high',
 };
+const KEPT_WORDS: Readonly<Record<KeptHow, string>> = {
+  upright: 'Only upright',
+  fragile: 'Fragile',
+  own_box: 'In the box it came in',
+  air: 'Needs air',
+};
+const SIDE_KEYS = ['wide', 'deep', 'high'] as const;
+const sidesOf = ({ widthTenthMm, depthTenthMm, heightTenthMm }: ThingShape) => [
+  widthTenthMm,
+  depthTenthMm,
+  heightTenthMm,
+];
 const BARE: ItemTraits = { weightGrams: null, volumeMl: null, textile: null, groups: {} };
 type Texts = Record<string, string>;
 /** Groups that a person says; alphabet and frequency follow from the name and the use. */
@@ -56,6 +76,9 @@ function textsOf(traits: ItemTraits, unit: LengthUnit): Texts {
   return {
     weight: traits.weightGrams === null ? '' : formatMass(traits.weightGrams, unit),
     litres: traits.volumeMl === null ? '' : String(traits.volumeMl / 1000),
+    wide: length(traits.shape?.widthTenthMm),
+    deep: length(traits.shape?.depthTenthMm),
+    high: length(traits.shape?.heightTenthMm),
     width: length(textile?.widthTenthMm),
     length: length(textile?.lengthTenthMm),
     grams: textile ? String(textile.gramsPerM2) : '',
@@ -76,8 +99,12 @@ export function BulkDialog({ item, onClose }: { item: ItemRow; onClose: () => vo
   const [cloth, setCloth] = useState(traits.textile !== null);
   const [material, setMaterial] = useState<Textile['material']>(traits.textile?.material ?? 'woven');
   const [groups, setGroups] = useState(traits.groups);
+  const [rigid, setRigid] = useState(traits.shape?.rigid ?? true);
+  const [kept, setKept] = useState<readonly KeptHow[]>(traits.shape?.kept ?? []);
   const [groupBy, setGroupBy] = useState<GroupBy>('kind');
-  const reading = readTraits(texts, start, traits, { cloth, material, groups }, unit);
+  const reading = readTraits(texts, start, traits, { cloth, material, groups, rigid, kept }, unit);
+  const anySide = SIDE_KEYS.some((key) => (texts[key] ?? '').trim() !== '');
+  const usual = traits.shape ? null : (shapeOf({ name: item.name, traits: item.traits ?? null })?.shape ?? null);
   const field = (key: string) => (
     <Field
       key={key}
@@ -102,6 +129,42 @@ export function BulkDialog({ item, onClose }: { item: ItemRow; onClose: () => vo
         {field('weight')}
         {field('litres')}
       </XStack>
+      <Small>Its sides, as it stands:</Small>
+      <XStack gap={8} flexWrap="wrap">
+        {field('wide')}
+        {field('deep')}
+        {field('high')}
+      </XStack>
+      {usual && !anySide ? (
+        <XStack gap={8} alignItems="center">
+          <Small flex={1}>{`Not measured; taken as ${formatSize(sidesOf(usual), unit)}, a guess from its name.`}</Small>
+          <Button
+            kind="quiet"
+            label="That is right"
+            onPress={() =>
+              setTexts((now) => ({
+                ...now,
+                wide: formatLength(usual.widthTenthMm, unit),
+                deep: formatLength(usual.depthTenthMm, unit),
+                high: formatLength(usual.heightTenthMm, unit),
+              }))
+            }
+          />
+        </XStack>
+      ) : null}
+      {anySide ? (
+        <XStack gap={8} flexWrap="wrap" role="group" aria-label="How it is kept">
+          <Button label="Soft, gives way" selected={!rigid} onPress={() => setRigid((now) => !now)} />
+          {KEPT_HOW.map((how) => (
+            <Button
+              key={how}
+              label={KEPT_WORDS[how]}
+              selected={kept.includes(how)}
+              onPress={() => setKept((now) => (now.includes(how) ? now.filter((one) => one !== how) : [...now, how]))}
+            />
+          ))}
+        </XStack>
+      ) : null}
       <Choices
         label="Cloth"
         hideLabel
@@ -197,12 +260,6 @@ function FoldedWords({ textile, unit }: { textile: Textile; unit: LengthUnit }) 
   );
 }
 
-const insideOf = (container: ContainerRow) => ({
-  widthTenthMm: container.insideWidthTenthMm ?? container.topWidthTenthMm - 50,
-  depthTenthMm: container.insideDepthTenthMm ?? container.topDepthTenthMm - 50,
-  heightTenthMm: container.insideHeightTenthMm ?? container.heightTenthMm,
-});
-
 const WEIGHT = orNull(massField);
 const LITRES = orNull(volumeField);
 const SIDE = lengthField();
@@ -215,7 +272,13 @@ function readTraits(
   texts: Texts,
   start: Texts,
   known: ItemTraits,
-  more: { cloth: boolean; material: Textile['material']; groups: ItemTraits['groups'] },
+  more: {
+    cloth: boolean;
+    material: Textile['material'];
+    groups: ItemTraits['groups'];
+    rigid: boolean;
+    kept: readonly KeptHow[];
+  },
   unit: LengthUnit,
 ): { traits: ItemTraits } | { problem: string } {
   const problems: string[] = [];
@@ -231,6 +294,18 @@ function readTraits(
   const needed = (key: string, field: AnyField, before?: number): number => figure(key, field, before ?? null) ?? 0;
   const weightGrams = figure('weight', WEIGHT, known.weightGrams);
   const volumeMl = figure('litres', LITRES, known.volumeMl);
+  // One side makes the other two needed: a thing has three.
+  let shape: ThingShape | null = null;
+  if (SIDE_KEYS.some((key) => (texts[key] ?? '').trim() !== '')) {
+    const before = known.shape;
+    shape = {
+      widthTenthMm: needed('wide', SIDE, before?.widthTenthMm),
+      depthTenthMm: needed('deep', SIDE, before?.depthTenthMm),
+      heightTenthMm: needed('high', SIDE, before?.heightTenthMm),
+      rigid: more.rigid,
+      kept: [...more.kept],
+    };
+  }
   let textile: Textile | null = null;
   if (more.cloth) {
     const before = known.textile;
@@ -251,6 +326,7 @@ function readTraits(
       weightGrams,
       volumeMl,
       textile,
+      shape,
       groups: Object.fromEntries(Object.entries(more.groups).map(([key, value]) => [key, value.trim()])),
     },
   };
