@@ -1,4 +1,5 @@
 export { boxesOf, OrderedPlan } from './buildPlan';
+export { type HandChange, handChanges, MOST_MORE, moreOnShelf } from './byHand';
 export { buyingListOf, type BuyingList, opsForBuying, opsForSettingUp } from './buyingList';
 export { groundOf, standingOf } from './filling';
 export { coldRoom, loadState, spaceLoad } from './load';

@@ -1,5 +1,6 @@
 import { HouseholdState } from '../household/HouseholdState';
 import type { ContainerFields, ShelfFields, SpaceFields } from '../household/registry';
+import { lot as lotEntity } from '../stock/lot.entity';
 import type { ThingShape } from '../stock/item.entity';
 import { itemFields, lotFields, shelfFields, spaceFields } from '../household/sampleHome.test-support';
 import { groupThings, lotsWithin } from '../sort/grouping';
@@ -83,7 +84,12 @@ function rack(
     });
     state.put({
       entity: 'lot',
-      row: { ...base(`lot ${name}`), ...lotFields({ itemId: name, nookId: 'upper' }), quantityThousandths: count * 1000 },
+      row: {
+        ...base(`lot ${name}`),
+        ...lotFields({ itemId: name, nookId: 'upper' }),
+        ...lotEntity.derived!.start,
+        quantityThousandths: count * 1000,
+      },
     });
   }
   const space = state.get('space', 'rack')!;
@@ -155,11 +161,21 @@ test('a rail takes what is long and light; a guess is named one; what is kept in
 });
 
 test('high and narrow on a shelf it leans; only upright it does not lie', () => {
-  const closet = { space: { kind: 'closet' as const }, shelves: { lower: { bottomTenthMm: 0, heightTenthMm: 19_000 } } };
+  const closet = {
+    space: { kind: 'closet' as const },
+    shelves: { lower: { bottomTenthMm: 0, heightTenthMm: 19_000 } },
+  };
   const { loose } = rack(
     { Broom: { shape: shape([140, 40, 7]) }, Vase: { shape: shape([20, 20, 75], { kept: ['upright', 'own_box'] }) } },
-    { ...closet, shelves: { upper: { bottomTenthMm: 19_500, heightTenthMm: 1000, widthTenthMm: 8000 }, ...closet.shelves } },
+    {
+      ...closet,
+      shelves: { upper: { bottomTenthMm: 19_500, heightTenthMm: 1000, widthTenthMm: 8000 }, ...closet.shelves },
+    },
   );
-  expect(loose.find(({ itemId }) => itemId === 'Broom')).toMatchObject({ how: 'leans', shelfId: 'lower', heightTenthMm: 14_000 });
+  expect(loose.find(({ itemId }) => itemId === 'Broom')).toMatchObject({
+    how: 'leans',
+    shelfId: 'lower',
+    heightTenthMm: 14_000,
+  });
   expect(loose.find(({ itemId }) => itemId === 'Vase')).toMatchObject({ shelfId: 'lower', heightTenthMm: 7500 });
 });

@@ -3,6 +3,7 @@ import { useRouter } from 'expo-router';
 import { useMedia, XStack, YStack } from 'tamagui';
 import { useHome } from '@/shared/useHome';
 import { TwoPane } from '@/kit/layout/TwoPane';
+import { ListRow } from '@/kit/layout/ListRow';
 import { Button } from '@/kit/press/Button';
 import { Choices } from '@/kit/form/Choices';
 import { UndoRedo } from '@/kit/press/UndoRedo';
@@ -16,7 +17,19 @@ import { NeedsALook } from './NeedsALook';
 import { PlanCompare } from './PlanCompare';
 import { PlanReasons } from './PlanReasons';
 import { PlanSettings } from './PlanSettings';
-import { budgetWords, factsOf, howGoodWords, keptPlanWords, plannedWords, planHeadline, planPriceWords } from './words';
+import {
+  budgetWords,
+  changeDetail,
+  changeWords,
+  factsOf,
+  howGoodWords,
+  keptPlanWords,
+  moreMinutesWords,
+  moreWords,
+  plannedWords,
+  planHeadline,
+  planPriceWords,
+} from './words';
 import { usePlanBoard } from './usePlanBoard';
 import { MOST_PLANS } from './usePlanWork';
 
@@ -188,6 +201,7 @@ export function Planning({ space }: { space: SpaceRow }) {
           <Strong>{`${view.tagOf(chosen.bin.key)} ${chosen.bin.group === null ? '' : view.nameOf(chosen.bin)}`}</Strong>
           <Small>{plannedWords(state.get('container', chosen.bin.containerId)?.name ?? '', chosen.bin)}</Small>
           {board.free ? <Small>{clearanceWords(board.free, unit)}</Small> : null}
+          {plan ? <Small>{moreWords(board.more)}</Small> : null}
           <XStack gap={8}>
             <Button
               grow
@@ -201,7 +215,30 @@ export function Planning({ space }: { space: SpaceRow }) {
               disabled={chosen.bin.locked || (chosen.bin.degrees > 0 && chosen.bin.degrees < 90)}
               onPress={board.turn}
             />
+            <Button
+              grow
+              label="Change …"
+              disabled={chosen.bin.locked || plan === null}
+              selected={board.changing}
+              onPress={board.toggleChanging}
+            />
           </XStack>
+          {board.changing ? (
+            <YStack role="group" aria-label="What else it could be" marginHorizontal={-16}>
+              {board.changes.length === 0 ? (
+                <Small paddingHorizontal={16}>No other container that is free stands here and holds as much.</Small>
+              ) : null}
+              {board.changes.map((change) => (
+                <ListRow
+                  key={`${change.kind} ${change.containerId}`}
+                  title={changeWords(change, state.get('container', change.containerId)?.name ?? '')}
+                  detail={changeDetail(change)}
+                  onPress={() => board.makeChange(change)}
+                  right={<Small>{moreMinutesWords(change.moreMinutes)}</Small>}
+                />
+              ))}
+            </YStack>
+          ) : null}
         </YStack>
       ) : (
         <Small paddingHorizontal={16}>Tap a container to see its clearances; drag it; lock it to keep it there.</Small>

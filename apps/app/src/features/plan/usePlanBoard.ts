@@ -2,18 +2,21 @@ import {
   clearances,
   FILL_SHARE,
   groupOfPlan,
+  handChanges,
   innerVolumeMl,
   modelSpace,
+  moreOnShelf,
   placeProblem,
   planContainer,
   snapped,
+  type HandChange,
   type PlannedBin,
   type SpaceRow,
   type StandingBody,
 } from '@ours/core';
 import { useMemo, useState } from 'react';
 import { viewPlan } from './planView';
-import { standingPlan } from './standingPlan';
+import { problemOfPlan, standingPlan } from './standingPlan';
 import { usePlanWork } from './usePlanWork';
 import { PLACE_PROBLEMS } from './words';
 
@@ -30,6 +33,7 @@ export function usePlanBoard(space: SpaceRow) {
   const [selected, setSelected] = useState<string | null>(null);
   const [shelfId, setShelfId] = useState<string | null>(null);
   const [said, setSaid] = useState<string | null>(null);
+  const [changing, setChanging] = useState(false);
   const [settings, setSettings] = useState(plans.length === 0);
   const drawn = work.shown ?? plan;
   // The state is one object kept up row by row; its version says when it is another.
@@ -94,6 +98,25 @@ export function usePlanBoard(space: SpaceRow) {
         { locked: !chosen.bin.locked },
       );
   };
+  // Looked for only while it is asked for: each is the whole plan, priced.
+  const changes = useMemo(() => {
+    if (!changing || !plan || selected === null) return { version, of: [] };
+    const built = problemOfPlan(state, space, plan, wishes);
+    return { version, of: built ? handChanges(built.problem, built.plan, selected) : [] };
+  }, [changing, plan, selected, state, version, space, wishes]).of;
+  const heldId = chosen?.bin.containerId ?? null;
+  const heldShelf = chosen?.bin.shelfId ?? null;
+  const more = useMemo(() => {
+    if (!plan || heldId === null || heldShelf === null) return { version, count: 0 };
+    const built = problemOfPlan(state, space, plan, wishes);
+    return { version, count: built ? moreOnShelf(built.problem, built.plan, heldShelf, heldId) : 0 };
+  }, [plan, heldId, heldShelf, state, version, space, wishes]).count;
+  const makeChange = ({ placed }: HandChange): void => {
+    setChanging(false);
+    setSelected(null);
+    setSaid(null);
+    if (plan) void history.change('plan_changed', [{ op: 'change', entity: 'plan', id: plan.id, fields: { placed } }]);
+  };
   const solve = (): void => {
     setSettings(false);
     setSelected(null);
@@ -126,11 +149,13 @@ export function usePlanBoard(space: SpaceRow) {
   };
   const select = (key: string | null): void => {
     setSelected(key);
+    setChanging(false);
     setShelfId(at.shelf.id);
   };
   /** A container or a shelf, as it was pressed in the drawing. */
   const press = (id: string): void => {
     const bin = drawn?.placed.find((one) => one.key === id);
+    setChanging(false);
     setSelected(bin ? id : null);
     setShelfId(bin?.shelfId ?? (state.get('shelf', id) ? id : shelfId));
   };
@@ -148,6 +173,11 @@ export function usePlanBoard(space: SpaceRow) {
     chosen,
     free: chosen ? clearances(chosen.body, room, others) : null,
     said,
+    changing,
+    toggleChanging: () => setChanging((now) => !now),
+    changes,
+    makeChange,
+    more,
     settings,
     toggleSettings: () => setSettings((now) => !now),
     grams: shelfGrams,

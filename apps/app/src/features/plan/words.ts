@@ -1,6 +1,8 @@
 import { counted } from '@/kit/text/counted';
 import {
   formatLength,
+  MOST_MORE,
+  type HandChange,
   formatMass,
   formatSize,
   formatMoney,
@@ -197,3 +199,30 @@ export function looseWords(
 /** @param count kinds of things that may burn */
 export const flammableWords = (count: number): string =>
   `${count === 1 ? 'It' : 'They'} may be flammable. Away from heat and sparks, shut tight; how much may be kept where is said on the tin and in the local code.`;
+
+/** What a hand could do with a bin: `Swap it for an apple crate`. */
+export function changeWords(
+  { kind, count, instead }: Pick<HandChange, 'kind' | 'count' | 'instead'>,
+  name: string,
+): string {
+  if (kind === 'join') return `One ${name} for all ${instead}`;
+  return kind === 'split' ? `${count} × ${name} instead` : `${name} instead`;
+}
+export const changeDetail = ({ sameShelf, buy }: Pick<HandChange, 'sameShelf' | 'buy'>): string =>
+  [sameShelf ? 'on the same shelf' : 'on another shelf', buy > 0 ? `${buy} to buy` : ''].filter(Boolean).join(', ');
+
+/** `−0.4 min a month`, `as much as now`. */
+export function moreMinutesWords(minutes: number): string {
+  const tenths = Math.round(minutes * 10) / 10;
+  if (tenths === 0) return 'as much as now';
+  return `${tenths < 0 ? '−' : '+'}${monthlyWords(Math.abs(tenths))}`;
+}
+
+/** Of how many of a container there is still room for on its shelf. */
+export const moreWords = (count: number): string =>
+  count === 0
+    ? 'No further one of it stands on this shelf as it is.'
+    : counted(count, {
+        one: 'One more of it stands on this shelf.',
+        other: `${count >= MOST_MORE ? 'At least ' : ''}# more of it stand on this shelf.`,
+      });
