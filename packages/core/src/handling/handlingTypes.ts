@@ -33,7 +33,7 @@ export interface HandlingUnit {
   /** Once, when it is carried elsewhere. */
   moveMinutes: number;
   /** Why it stays: nothing else is tried. */
-  stays: 'unmeasured' | 'cold' | 'vehicle' | 'kept_free' | null;
+  stays: 'unmeasured' | 'cold' | 'vehicle' | 'kept_free' | 'not_chosen' | null;
 }
 
 export interface HandlingShelf {

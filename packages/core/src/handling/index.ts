@@ -29,7 +29,9 @@ export {
 } from './reach';
 export { layRow, type Row, type RowBody, type RowShelf, type RowSpot } from './shelfRow';
 export { HANDLING, OFTEN } from './weights';
-export { type Carry, findMoves, type MovesAnswer, MoveSearch, type ProposedMove } from './moves';
+export { type Larger, LARGER_SAVES_MINUTES, LargerSearch } from './rearrange';
+export { onlySpaces } from './onlySpaces';
+export { type Carry, findMoves, mostHelpful, type MovesAnswer, MoveSearch, type ProposedMove } from './moves';
 export {
   errandsOf,
   factsOf,

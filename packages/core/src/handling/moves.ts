@@ -1,5 +1,6 @@
 /** Which bins and things to carry elsewhere, in the order in which it is worth it, and how good what is left is. */
 import type { HandlingHome, Stray } from './handlingTypes';
+import type { Larger } from './rearrange';
 import { Placement, priceByTerm, priceOf, strayMinutes, sumOf, type UnitPrice } from './Placement';
 import { placementBound } from './placementBound';
 import { HANDLING } from './weights';
@@ -40,6 +41,24 @@ export interface MovesAnswer {
   objectiveMinutes: number;
   /** The search has looked at every single move, swap and chain of two. */
   complete: boolean;
+  /** Many bins at once, instead of the moves; null: none is worth it; left out: not looked for, or not yet. */
+  larger?: Larger | null;
+}
+
+/**
+ * The moves that help most, so many, in an order in which their savings hold: bins as they were found, best first, and strays, which
+ * hang together with nothing.
+ */
+export function mostHelpful(moves: readonly ProposedMove[], count: number): ProposedMove[] {
+  const bins = moves.filter(({ stray, safety }) => stray === null && !safety);
+  const strays = moves.filter(({ stray, safety }) => stray !== null && !safety);
+  strays.sort((a, b) => b.savedMinutes - a.savedMinutes);
+  const picked = moves.filter(({ safety }) => safety).slice(0, count);
+  while (picked.length < count && (bins.length > 0 || strays.length > 0)) {
+    const [bin, stray] = [bins[0]?.savedMinutes ?? -1, strays[0]?.savedMinutes ?? -1];
+    picked.push((bin >= stray ? bins : strays).shift()!);
+  }
+  return picked;
 }
 
 /** Proposed are moves that win at least so much of the objective; own default. */

@@ -294,6 +294,16 @@ export function Planning({ space }: { space: SpaceRow }) {
       <Small>{budgetWords(plan.budgetMinor, currency)}</Small>
     </YStack>
   ) : null;
+  const inUse = model.shelves.some(({ shelf }) => state.binsIn(shelf.id).length > 0);
+  const three = inUse ? (
+    <YStack paddingHorizontal={16} gap={4}>
+      <Button
+        label="The three moves that help most"
+        onPress={() => router.push(`/where?space=${space.id}&first=3` as never)}
+      />
+      <Small>Without a new plan: what stands here, carried to better places in it.</Small>
+    </YStack>
+  ) : null;
   const reasons =
     view && board.reasons.length > 0 ? (
       <PlanReasons
@@ -325,6 +335,7 @@ export function Planning({ space }: { space: SpaceRow }) {
           {floor}
           {look}
           {use}
+          {three}
           {compare}
         </>
       }
@@ -336,6 +347,7 @@ export function Planning({ space }: { space: SpaceRow }) {
           {look}
           {floor}
           {use}
+          {three}
           {compare}
         </>
       }

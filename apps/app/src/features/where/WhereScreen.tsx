@@ -4,13 +4,15 @@ import {
   leaveOf,
   opsForAccepting,
   opsForLeaving,
+  mostHelpful,
   stepsOf,
   UNIT_TERMS,
   type HandlingHome,
+  type Larger,
   type MovesAnswer,
   type ProposedMove,
 } from '@ours/core';
-import { useRouter } from 'expo-router';
+import { useLocalSearchParams, useRouter } from 'expo-router';
 import { useMemo, useState } from 'react';
 import { useMedia, XStack, YStack } from 'tamagui';
 import { Choices } from '@/kit/form/Choices';
@@ -34,15 +36,33 @@ import { ReachDialog } from './ReachDialog';
 import { ReachWall, type WallMove } from './ReachWall';
 import { useMoves } from './useMoves';
 import { WaysDialog } from './WaysDialog';
-import { howGoodWords, minutesFigure, monthlyWords, movesWords, restsOnWords, termWords, usesWords } from './words';
+import {
+  howGoodWords,
+  largerWords,
+  minutesFigure,
+  monthlyWords,
+  movesWords,
+  restsOnWords,
+  termWords,
+  usesWords,
+} from './words';
 
 const SIDE_WIDTH = 430;
 
 /** Where things go: what stands where for those who use it, and the moves that pay for themselves. */
 export function WhereScreen() {
-  const moves = useMoves();
+  const params = useLocalSearchParams<{ space?: string; first?: string }>();
+  const [spaceId, setSpaceId] = useState<string | null>(params.space ?? null);
+  const moves = useMoves(spaceId);
+  const first = Number(params.first ?? NaN);
   return moves ? (
-    <Where home={moves.home} answer={moves.answer} />
+    <Where
+      home={moves.home}
+      answer={moves.answer}
+      spaceId={spaceId}
+      onSpace={setSpaceId}
+      first={Number.isInteger(first) && first > 0 ? first : null}
+    />
   ) : (
     <Screen title="Where things go" back="/nooks">
       <Text padding={16} role="status">
@@ -52,7 +72,21 @@ export function WhereScreen() {
   );
 }
 
-function Where({ home, answer }: { home: HandlingHome; answer: MovesAnswer }) {
+function Where({
+  home,
+  answer,
+  spaceId,
+  onSpace,
+  first,
+}: {
+  home: HandlingHome;
+  answer: MovesAnswer;
+  /** The one that may change; null: the whole home. */
+  spaceId: string | null;
+  onSpace: (spaceId: string | null) => void;
+  /** As many as are asked for; null: all. */
+  first: number | null;
+}) {
   const router = useRouter();
   const runCommand = useRunCommand();
   const { store } = useHouseholdContext();
@@ -68,11 +102,13 @@ function Where({ home, answer }: { home: HandlingHome; answer: MovesAnswer }) {
     return { open: errands, saidIds: subjects, left: leaveOf(state.all('as_it_is'), home), version };
   });
   // What is on the walk list is not proposed a second time, nor what was just left as it is.
-  const moves = answer.moves.filter((move) => {
+  const [all, setAll] = useState(false);
+  const proposed = answer.moves.filter((move) => {
     const steps = stepsOf(home, move);
     const { subjectId, toNookId } = steps.at(-1)!;
     return steps.every((step) => !saidIds.has(step.subjectId)) && !left.has(`${subjectId} > ${toNookId}`);
   });
+  const moves = first === null || all ? proposed : mostHelpful(proposed, first);
   const at = Math.min(chosen, moves.length) - 1;
   const picked = moves[at] ?? null;
   const mainAt = picked === null || picked.lead === null ? -1 : (home.units[picked.lead]!.who[0]?.at ?? -1);
@@ -101,9 +137,25 @@ function Where({ home, answer }: { home: HandlingHome; answer: MovesAnswer }) {
     void runCommand('move_left', opsForLeaving(home, move, opContext()), 'Left as it is; not proposed again.');
   const bin = useHousehold(({ state }) => (about === null ? null : (state.get('bin', about) ?? null)));
   const person = useHousehold(({ state }) => (reacher ? (state.get('person', reacher.personId) ?? null) : null));
+  const spaces = useHousehold(({ state, version }) => ({
+    version,
+    of: [...new Set(home.shelves.map((shelf) => shelf.spaceId))].flatMap((id) => state.get('space', id) ?? []),
+  })).of;
   const wallWidth = gtMd ? content - SIDE_WIDTH - PANE_GAP : content;
   const drawing = (
     <YStack>
+      <YStack paddingHorizontal={16} paddingBottom={8}>
+        <Choices
+          label="What may change"
+          hideLabel
+          choices={[
+            { value: WHOLE, label: 'Whole home' },
+            ...spaces.map(({ id, name }) => ({ value: id, label: name })),
+          ]}
+          value={spaceId ?? WHOLE}
+          onChange={(value) => onSpace(value === WHOLE ? null : value)}
+        />
+      </YStack>
       <XStack paddingHorizontal={16} paddingBottom={8} gap={8} alignItems="center">
         <YStack flex={1} minWidth={0}>
           <Choices
@@ -135,8 +187,14 @@ function Where({ home, answer }: { home: HandlingHome; answer: MovesAnswer }) {
         {saved > 0 ? <Text>saves {monthlyWords(saved)}</Text> : null}
       </XStack>
       <Small role="status">{howGoodWords(answer)}</Small>
+      {moves.length < proposed.length ? (
+        <XStack>
+          <Button kind="quiet" label={`Show all ${proposed.length}`} onPress={() => setAll(true)} />
+        </XStack>
+      ) : null}
     </YStack>
   );
+  const larger = answer.larger && first === null ? <LargerOffer larger={answer.larger} onAccept={accept} /> : null;
   const list =
     moves.length === 0 ? (
       <EmptyState
@@ -233,6 +291,7 @@ function Where({ home, answer }: { home: HandlingHome; answer: MovesAnswer }) {
           <>
             {head}
             {list}
+            {larger}
           </>
         }
         narrow={
@@ -240,6 +299,7 @@ function Where({ home, answer }: { home: HandlingHome; answer: MovesAnswer }) {
             {drawing}
             {head}
             {list}
+            {larger}
             {figures}
             {more}
           </>
@@ -253,6 +313,20 @@ function Where({ home, answer }: { home: HandlingHome; answer: MovesAnswer }) {
 }
 
 const MOST_ASKED = 6;
+const WHOLE = 'whole';
+
+/** Many bins at once, apart from the single moves: it takes their place. */
+function LargerOffer({ larger, onAccept }: { larger: Larger; onAccept: (moves: readonly ProposedMove[]) => void }) {
+  return (
+    <YStack testID="larger">
+      <ListHeading title="Or a larger rearrangement" remark={counted(larger.bins, { one: '# bin', other: '# bins' })} />
+      <YStack padding={16} gap={10} alignItems="flex-start">
+        <Text>{largerWords(larger)}</Text>
+        <Button label="On the walk list, instead of the moves of bins" onPress={() => onAccept([larger.move])} />
+      </YStack>
+    </YStack>
+  );
+}
 
 /** The space a move begins in, and the one it ends in. */
 function spacesOf(home: HandlingHome, move: ProposedMove | null): readonly string[] {

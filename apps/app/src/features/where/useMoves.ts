@@ -15,7 +15,7 @@ export interface Moves {
 }
 
 /** Where things go, worked out anew whenever the home has changed. Null until the first answer is there. */
-export function useMoves(): Moves | null {
+export function useMoves(spaceId: string | null): Moves | null {
   const { store } = useHouseholdContext();
   const version = useHousehold((snapshot) => snapshot.version);
   const [input, setInput] = useState<MovesInput | null>(null);
@@ -36,13 +36,17 @@ export function useMoves(): Moves | null {
         }
       }
       const home = handlingHome(state, day, takings);
-      setInput({ home, leave: [...leaveOf(state.all('as_it_is'), home)] });
+      setInput({
+        home,
+        leave: [...leaveOf(state.all('as_it_is'), home)],
+        spaceIds: spaceId === null ? null : [spaceId],
+      });
     };
     if (store.isWhole) void read();
     return () => {
       stopped = true;
     };
-  }, [store, version]);
+  }, [store, version, spaceId]);
   const told = useJob('moves', input).at(-1);
   // While it is worked out anew the last answer is shown, with the home it is about.
   const [last, setLast] = useState<Moves | null>(null);

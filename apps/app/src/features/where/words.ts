@@ -1,6 +1,7 @@
 import {
   bandAt,
   type HandlingHome,
+  type Larger,
   type HandlingUnit,
   type HowOften,
   type MovesAnswer,
@@ -133,3 +134,7 @@ export function restsOnWords({ units, reachers, unmeasured }: HandlingHome): str
   ];
   return `${parts.filter((part) => part !== '').join('; ')}. What is cold, in a vehicle or kept free stays.`;
 }
+
+/** What a larger rearrangement saves beyond the moves, and what it takes. */
+export const largerWords = ({ move, moreMinutes, bins }: Larger): string =>
+  `${counted(bins, { one: '# bin goes', other: '# bins go' })} elsewhere at once: saves ${monthlyWords(moreMinutes)} more than all moves of bins above, about ${minutesFigure(move.onceMinutes)} min once.${move.ring ? ' Some change places: set one aside first.' : ''}`;
