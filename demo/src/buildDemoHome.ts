@@ -175,6 +175,7 @@ class DemoBuilder {
         lipTenthMm: cm(shelf.lip),
         aids: [],
       },
+      purpose: shelf.purpose ?? null,
     });
     const frozen = space.kind === 'chest_freezer' || (shelf.name?.startsWith('freezer') ?? false);
     shelf.bins.forEach((written, at) => {

@@ -25,6 +25,8 @@ export interface CatalogueShelf {
   depth?: number;
   /** Lies on holes and can be moved. */
   adjustable?: boolean;
+  /** What it is for, and what belongs there. */
+  purpose?: { words: string; takes: string[] };
   loadKg?: number;
   surface?: 'solid' | 'wire';
   lip?: number;
@@ -206,6 +208,7 @@ export const SPACES: CatalogueSpace[] = [
       {
         kind: 'shelf',
         adjustable: true,
+        purpose: { words: 'guests', takes: ['guest'] },
         bottom: 172,
         height: 28,
         bins: [

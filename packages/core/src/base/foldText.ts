@@ -26,3 +26,10 @@ export function foldedWords(text: string): string[] {
   const folded = foldText(text);
   return folded === '' ? [] : folded.split(' ');
 }
+
+/**
+ * A folded word without the ending of its plural, as far as that is plain. For comparing words, not for showing them.
+ * @example singularWord('tomatoes') //=> 'tomato'
+ * @example singularWord('glass') //=> 'glass'
+ */
+export const singularWord = (word: string): string => word.replace(/oes$/, 'o').replace(/(?<=[^s])s$/, '');

@@ -2,7 +2,7 @@ export { dayOfId } from './idTime';
 export { daysOfRule, EVERY_SATURDAY, isRecurrence } from './recurrence';
 export { addDays, addMonths, civilDate, type CivilDate, daysBetween, daysInMonth, partsOf, weekday } from './civilDate';
 export { convertMeasure } from './convertMeasure';
-export { foldedWords, foldText } from './foldText';
+export { foldedWords, foldText, singularWord } from './foldText';
 export type { ReadingProblem } from './readingProblem';
 export { formatCentimetres, formatLength, formatSize, readLength } from './length';
 export {

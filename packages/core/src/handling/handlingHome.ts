@@ -1,11 +1,12 @@
 import type { CivilDate } from '../base';
 import { containerGrams } from '../containers';
 import { modelSpace } from '../fit';
-import type { BinRow, HouseholdState, ItemRow, LotRow, ShelfRow, SpaceRow } from '../household';
+import type { BinRow, HouseholdState, ItemRow, LotRow, ShelfPurpose, ShelfRow, SpaceRow } from '../household';
 import { bulkOfNook } from '../stock';
 import { wayKey, type HandlingHome, type HandlingShelf, type HandlingUnit, type Stray } from './handlingTypes';
 import { isChemical, isGuarded, purposeOf } from './kindOf';
 import { carryingMinutes, reacherOf, type Reacher } from './reach';
+import { takesItem } from './shelfPurpose';
 import { layRow } from './shelfRow';
 import { awayFromTheirKind, climateOf, type Away } from './strays';
 import { everyTaking } from './takings';
@@ -216,8 +217,15 @@ class Building {
         chemical: chemical || known?.chemical === true,
       });
     }
+    const purposes = new Map(
+      this.shelves.flatMap(({ shelfId }) => {
+        const wanted = this.state.get('shelf', shelfId)?.purpose;
+        return wanted && wanted.takes.length > 0 ? [[shelfId, wanted] as const] : [];
+      }),
+    );
     for (const unit of this.units) {
       if (unit.stays !== null) continue;
+      const held = purposes.size > 0 ? this.heldIn(unit.binId).map(({ item }) => item) : [];
       unit.allowed = this.shelves.flatMap((shelf, at) => {
         if (at === unit.origin) return [at];
         const { row, spaceId, climate, locked } = shelf;
@@ -231,6 +239,8 @@ class Building {
         const same = spaceId === unit.space.id;
         const allowed =
           stands &&
+          // Nothing is put where the shelf is for something else.
+          held.every((item) => takesItem(purposes.get(shelf.shelfId) ?? ANYTHING, item)) &&
           climate === 'room' &&
           kind !== 'vehicle' &&
           (same || kind !== 'medicine_cupboard' || unit.medicine) &&
@@ -266,5 +276,6 @@ class Building {
   }
 }
 
+const ANYTHING: ShelfPurpose = { words: '', takes: [] };
 /** A place that is kept free is in front of everything. */
 const KEPT_FREE_USES = 1000;

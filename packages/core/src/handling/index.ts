@@ -10,6 +10,8 @@ export {
   type Stray,
   wayKey,
 } from './handlingTypes';
+export { againstPurpose, takesItem } from './shelfPurpose';
+export { type Belonging, Belongings, type NewThing } from './whereBelongs';
 export { takingsOf } from './takings';
 export { isChemical, isFlammable, isGuarded, type Purpose, purposeOf } from './kindOf';
 export { Placement, priceByTerm, priceOf, strayMinutes, sumOf, UNIT_TERMS, type UnitPrice } from './Placement';

@@ -86,6 +86,7 @@ export {
   SHELF_KINDS,
   type ShelfAid,
   type ShelfBuild,
+  type ShelfPurpose,
   type ShelfFields,
   type ShelfKind,
   type ShelfRow,

@@ -201,7 +201,7 @@ export { MADE_KINDS } from '../stock/lot.entity';
 export type { MadeKind } from '../stock/lot.entity';
 export type { BinLook, Handling, HowOften } from '../spaces/bin.entity';
 export type { BuildObstacle, GroupBy, SpaceBuild, SpaceKind } from '../spaces/space.entity';
-export type { ShelfAid, ShelfBuild, ShelfKind } from '../spaces/shelf.entity';
+export type { ShelfAid, ShelfBuild, ShelfKind, ShelfPurpose } from '../spaces/shelf.entity';
 export type { Verdict } from '../sort/clearOut.entity';
 export { KEPT_HOW, MEALS, RESTOCK_WAYS } from '../stock/item.entity';
 export type {

@@ -38,6 +38,10 @@ const shelfBuild = record({
 });
 export type ShelfBuild = Holds<typeof shelfBuild>;
 
+/** What a shelf is for, in the home's own words, and what belongs there: tags, categories, kinds or words of a name; empty: anything. */
+const shelfPurpose = record({ words: text(1, 60), takes: listOf(text(1, 60), 20) });
+export type ShelfPurpose = Holds<typeof shelfPurpose>;
+
 export const shelf = defineEntity('shelf', {
   fields: {
     spaceId: within('space'),
@@ -54,6 +58,7 @@ export const shelf = defineEntity('shelf', {
     heightTenthMm: orNull(length()),
     depthTenthMm: orNull(length()),
     build: added(orNull(shelfBuild)),
+    purpose: added(orNull(shelfPurpose)),
   },
   retire: 'when_empty',
   writtenBy: 'member',

@@ -1,5 +1,5 @@
 /** Things by their sides: as somebody wrote them down, else as things of their kind usually are, which is a guess and is named one. */
-import { foldedWords } from '../base';
+import { foldedWords, singularWord } from '../base';
 import type { ItemRow, ThingShape } from '../household';
 
 export interface KnownShape {
@@ -56,8 +56,7 @@ const BY_WORDS = new Map(USUAL.map((row) => [row[0], row]));
 const MOST_WORDS = 2;
 
 /** A word as the table has it: without its plural. */
-const singular = (word: string): string =>
-  BY_WORDS.has(word) ? word : word.replace(/ves$/, 'f').replace(/(?<=[^s])s$/, '');
+const singular = (word: string): string => (BY_WORDS.has(word) ? word : singularWord(word));
 
 /**
  * What things with these words in their name usually measure. The words before a comma count; a child's one is not known.

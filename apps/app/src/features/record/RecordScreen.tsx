@@ -10,6 +10,7 @@ import { Plate } from '@/kit/text/Plate';
 import { Screen } from '@/kit/layout/Screen';
 import { Small, Strong } from '@/kit/text/Text';
 import { NookPicker } from '@/shared/NookPicker';
+import { BelongsHint } from './BelongsHint';
 import { JustNow } from './JustNow';
 import { Proposals } from './Proposals';
 import { RecordCard } from './RecordCard';
@@ -76,6 +77,7 @@ export function RecordScreen() {
           <>
             {recording.codeProblem ? <Small role="alert">{codeProblemWords(recording.codeProblem)}</Small> : null}
             <Proposals card={card} onPick={recording.correct} />
+            <BelongsHint card={card} nookId={place.id} onGo={recording.goTo} />
             {recording.codeProblem ? null : (
               <RecordCard
                 card={card}

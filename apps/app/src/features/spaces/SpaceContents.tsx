@@ -1,13 +1,14 @@
-import { codeTail, stockOf } from '@ours/core';
+import { againstPurpose, codeTail, stockOf } from '@ours/core';
 import { YStack } from 'tamagui';
 import { useHousehold } from '@/shared/HouseholdProvider';
 import { today } from '@/shared/opContext';
 import { ListHeading, ListRow } from '@/kit/layout/ListRow';
 import { Mark } from '@/kit/text/Mark';
 import { Plate } from '@/kit/text/Plate';
+import { Small } from '@/kit/text/Text';
 import { summaryWords } from '@/features/drawing/words';
 import { shelfWords } from '@/shared/placeWords';
-import { namesWords } from './words';
+import { againstWords, namesWords, purposeWords } from './words';
 
 /** The drawing as a list: shelf by shelf, bin by bin. */
 export function SpaceContents({
@@ -24,18 +25,27 @@ export function SpaceContents({
       shelf,
       name: shelfWords(state, shelf),
       loose: state.lotsIn(shelf.id).length,
+      against: againstPurpose(state, shelf),
       summary: stockOf(state).summary(shelf.id, today()),
       bins: state.binsIn(shelf.id).map((bin) => ({ bin, summary: stockOf(state).summary(bin.id, today()) })),
     })),
   );
   return (
     <YStack>
-      {shelves.map(({ shelf, name, loose, summary, bins }) => (
+      {shelves.map(({ shelf, name, loose, against, summary, bins }) => (
         <YStack key={shelf.id}>
           <ListHeading
             title={`${codeTail(shelf.code)}  ${name}`}
             remark={bins.length === 0 && loose === 0 ? 'empty' : undefined}
           />
+          {shelf.purpose ? (
+            <YStack paddingHorizontal={16} paddingVertical={8} backgroundColor="$background" testID="purpose">
+              <Small>{purposeWords(shelf.purpose)}</Small>
+              {against.length > 0 ? (
+                <Small color="$soon">{againstWords(against.map(({ item }) => item.name))}</Small>
+              ) : null}
+            </YStack>
+          ) : null}
           {loose > 0 || bins.length === 0 ? (
             <ListRow
               title={`On the ${shelf.kind.replace('_', ' ')} itself`}

@@ -12,9 +12,11 @@ import { Plus } from '@/kit/press/icons';
 import { Plate } from '@/kit/text/Plate';
 import { Small, Strong } from '@/kit/text/Text';
 import { AddBins } from './AddBins';
+import { PurposeDialog } from './PurposeDialog';
 import { RemoveDialog } from './RemoveDialog';
 import { ShelfDialog } from './ShelfDialog';
 import { SpaceDialog } from './SpaceDialog';
+import { purposeWords } from './words';
 import { SHELF_KIND_WORDS } from '@/features/drawing/words';
 import { shelfWords } from '@/shared/placeWords';
 
@@ -24,7 +26,11 @@ export function SpaceEditor({ spaceId }: { spaceId: string }) {
   const runCommand = useRunCommand();
   const [kind, setKind] = useState<ShelfKind>('shelf');
   const [dialog, setDialog] = useState<
-    { kind: 'shelf'; shelf: ShelfRow } | { kind: 'remove'; id: string; name: string } | { kind: 'space' } | null
+    | { kind: 'shelf'; shelf: ShelfRow }
+    | { kind: 'purpose'; shelf: ShelfRow; name: string }
+    | { kind: 'remove'; id: string; name: string }
+    | { kind: 'space' }
+    | null
   >(null);
   const { space, shelves, inUse } = useHousehold(({ state }) => ({
     space: state.get('space', spaceId),
@@ -59,9 +65,11 @@ export function SpaceEditor({ spaceId }: { spaceId: string }) {
             <Strong flex={1}>
               {codeTail(shelf.code)} {name}
             </Strong>
+            <Button kind="quiet" label="What for …" onPress={() => setDialog({ kind: 'purpose', shelf, name })} />
             <Button kind="quiet" label="Change" onPress={() => setDialog({ kind: 'shelf', shelf })} />
             <Button kind="quiet" label="Remove" onPress={() => setDialog({ kind: 'remove', id: shelf.id, name })} />
           </XStack>
+          {shelf.purpose ? <Small>{purposeWords(shelf.purpose)}</Small> : null}
           {bins.length > 0 ? <Small>{bins.map((bin) => `${codeTail(bin.code)} ${bin.name}`).join(', ')}</Small> : null}
           <AddBins parentId={shelf.id} />
         </Card>
@@ -79,6 +87,9 @@ export function SpaceEditor({ spaceId }: { spaceId: string }) {
         <Button label="Remove" onPress={() => setDialog({ kind: 'remove', id: spaceId, name: space.name })} />
       </XStack>
       {dialog?.kind === 'shelf' ? <ShelfDialog shelf={dialog.shelf} onClose={() => setDialog(null)} /> : null}
+      {dialog?.kind === 'purpose' ? (
+        <PurposeDialog shelf={dialog.shelf} name={dialog.name} onClose={() => setDialog(null)} />
+      ) : null}
       {dialog?.kind === 'space' ? <SpaceDialog space={space} onClose={() => setDialog(null)} /> : null}
       {dialog?.kind === 'remove' ? (
         <RemoveDialog

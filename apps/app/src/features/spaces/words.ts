@@ -8,6 +8,7 @@ import {
   type NewSpace,
   type NookSummary,
   type ShelfKind,
+  type ShelfPurpose,
   type SpaceKind,
   type SpaceRow,
 } from '@ours/core';
@@ -133,3 +134,16 @@ export function levelWords({ percent, seenOn, how }: NonNullable<BinRow['level']
   const fullness = fullnessWords(percent);
   return `${fullness[0]!.toUpperCase()}${fullness.slice(1)}, ${how} ${dayWords(seenOn, today)}`;
 }
+
+/** What a shelf is for: `For guests: towel, guest.` */
+export const purposeWords = ({ words, takes }: ShelfPurpose): string =>
+  takes.length === 0 ? `For ${words}.` : `For ${words}: ${takes.join(', ')}.`;
+
+/** Things that break what a shelf is for. */
+export function againstWords(names: readonly string[]): string {
+  const said = [...new Set(names)];
+  const shown = said.slice(0, MOST_NAMES).join(', ');
+  const more = said.length - MOST_NAMES;
+  return `Not what it is for: ${shown}${more > 0 ? ` and ${more} more` : ''}.`;
+}
+const MOST_NAMES = 4;

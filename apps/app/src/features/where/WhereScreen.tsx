@@ -1,4 +1,5 @@
 import {
+  againstPurpose,
   errandsOf,
   isOpen,
   leaveOf,
@@ -6,9 +7,7 @@ import {
   opsForLeaving,
   mostHelpful,
   stepsOf,
-  UNIT_TERMS,
   type HandlingHome,
-  type Larger,
   type MovesAnswer,
   type ProposedMove,
 } from '@ours/core';
@@ -25,7 +24,7 @@ import { PANE_GAP, TwoPane } from '@/kit/layout/TwoPane';
 import { useContentWidth } from '@/kit/layout/useContentWidth';
 import { Button } from '@/kit/press/Button';
 import { counted } from '@/kit/text/counted';
-import { Mono, Small, Strong, Text, Title } from '@/kit/text/Text';
+import { Small, Text, Title } from '@/kit/text/Text';
 import { useHousehold, useHouseholdContext } from '@/shared/HouseholdProvider';
 import { NookPlate } from '@/shared/NookPlate';
 import { opContext } from '@/shared/opContext';
@@ -35,17 +34,9 @@ import { MoveRow } from './MoveRow';
 import { ReachDialog } from './ReachDialog';
 import { ReachWall, type WallMove } from './ReachWall';
 import { useMoves } from './useMoves';
+import { Figures, LargerOffer, Unguarded } from './WhereParts';
 import { WaysDialog } from './WaysDialog';
-import {
-  howGoodWords,
-  largerWords,
-  minutesFigure,
-  monthlyWords,
-  movesWords,
-  restsOnWords,
-  termWords,
-  usesWords,
-} from './words';
+import { howGoodWords, monthlyWords, movesWords, restsOnWords, usesWords } from './words';
 
 const SIDE_WIDTH = 430;
 
@@ -224,11 +215,36 @@ function Where({
         )}
       />
     );
+  const against = useHousehold(({ state, version }) => ({
+    version,
+    of: state.all('shelf').flatMap((shelf) =>
+      againstPurpose(state, shelf).map(({ lot, item }) => ({
+        lotId: lot.id,
+        name: item.name,
+        shelfId: lot.nookId,
+        words: shelf.purpose?.words ?? '',
+      })),
+    ),
+  })).of;
   const guesses = home.units.flatMap((unit) => (unit.usesFrom === 'guess' && !unit.keptFree ? [unit] : []));
   const figures = <Figures home={home} answer={answer} />;
   const more = (
     <YStack>
       {home.unguarded.length > 0 ? <Unguarded home={home} /> : null}
+      {against.length > 0 ? (
+        <>
+          <ListHeading title="Not what its shelf is for" remark={String(against.length)} />
+          {against.slice(0, MOST_ASKED).map(({ lotId, name, shelfId, words }) => (
+            <ListRow
+              key={lotId}
+              title={name}
+              detail={`The shelf is for ${words}.`}
+              onPress={() => router.push(`/nook/${shelfId}`)}
+              right={<NookPlate nookId={shelfId} />}
+            />
+          ))}
+        </>
+      ) : null}
       {guesses.length > 0 ? (
         <>
           <ListHeading title="How often? Nobody said" remark={String(guesses.length)} />
@@ -315,19 +331,6 @@ function Where({
 const MOST_ASKED = 6;
 const WHOLE = 'whole';
 
-/** Many bins at once, apart from the single moves: it takes their place. */
-function LargerOffer({ larger, onAccept }: { larger: Larger; onAccept: (moves: readonly ProposedMove[]) => void }) {
-  return (
-    <YStack testID="larger">
-      <ListHeading title="Or a larger rearrangement" remark={counted(larger.bins, { one: '# bin', other: '# bins' })} />
-      <YStack padding={16} gap={10} alignItems="flex-start">
-        <Text>{largerWords(larger)}</Text>
-        <Button label="On the walk list, instead of the moves of bins" onPress={() => onAccept([larger.move])} />
-      </YStack>
-    </YStack>
-  );
-}
-
 /** The space a move begins in, and the one it ends in. */
 function spacesOf(home: HandlingHome, move: ProposedMove | null): readonly string[] {
   const shelfOf = (unit: number | null): string | null =>
@@ -341,66 +344,4 @@ function spacesOf(home: HandlingHome, move: ProposedMove | null): readonly strin
   const to = move.stray ? shelfOf(move.stray.toUnit) : home.shelves[carry!.to]!.spaceId;
   if (from === null) return to === null ? [] : [to];
   return to === null || to === from ? [from] : [from, to];
-}
-
-/** Minutes a month, by what they are spent on, as it is and with the moves. */
-function Figures({ home, answer }: { home: HandlingHome; answer: MovesAnswer }) {
-  const { now, then } = answer;
-  const rows = [
-    ...UNIT_TERMS.map((term) => ({ name: termWords(term), now: now[term], then: then[term] })),
-    { name: 'things away from their kind', now: now.strays, then: then.strays },
-    { name: 'one kind in several places', now: now.kin, then: then.kin },
-  ].filter((row) => row.now >= 0.05 || row.then >= 0.05);
-  return (
-    <YStack paddingHorizontal={16} paddingTop={16} gap={4} role="region" aria-label="Handling a month">
-      <XStack justifyContent="space-between" gap={10}>
-        <Strong flex={1}>Handling, all people, minutes a month</Strong>
-        <Mono width={56} textAlign="right">
-          now
-        </Mono>
-        <Mono width={56} textAlign="right">
-          then
-        </Mono>
-      </XStack>
-      {[
-        ...rows,
-        {
-          name: `in all, of ${home.units.filter(({ keptFree }) => !keptFree).length} bins`,
-          now: now.sum,
-          then: then.sum,
-        },
-      ].map((row) => (
-        <XStack key={row.name} justifyContent="space-between" gap={10}>
-          <Small flex={1}>{row.name}</Small>
-          <Mono width={56} textAlign="right">
-            {minutesFigure(row.now)}
-          </Mono>
-          <Mono width={56} textAlign="right">
-            {minutesFigure(row.then)}
-          </Mono>
-        </XStack>
-      ))}
-    </YStack>
-  );
-}
-
-/** Bins that a child gets at though it should not. */
-function Unguarded({ home }: { home: HandlingHome }) {
-  const [open, setOpen] = useState(false);
-  const units = home.unguarded.map((id) => home.units.find(({ binId }) => binId === id)!);
-  return (
-    <YStack>
-      <ListHeading title="Not locked away" remark={counted(units.length, { one: '# bin', other: '# bins' })} />
-      <YStack paddingHorizontal={16} paddingVertical={10} gap={8} alignItems="flex-start">
-        <Text>
-          Cleaners, lighters, needles, medicines: a child climbs, so height keeps nobody away; a lock does. Follow what
-          the package says.
-        </Text>
-        {open ? null : <Button label="Show them" onPress={() => setOpen(true)} />}
-      </YStack>
-      {open
-        ? units.map(({ binId, name }) => <ListRow key={binId} title={name} right={<NookPlate nookId={binId} />} />)
-        : null}
-    </YStack>
-  );
 }

@@ -1,0 +1,1 @@
+ALTER TABLE "shelf" ADD COLUMN "purpose" jsonb;
