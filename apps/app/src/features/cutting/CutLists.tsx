@@ -7,7 +7,6 @@ import {
   NOMINAL_BOARDS,
   riserPieces,
   wholeField,
-  type CutPlan,
   type LengthUnit,
   type SpaceRow,
 } from '@ours/core';
@@ -19,21 +18,13 @@ import { Choices } from '@/kit/form/Choices';
 import { useFigures } from '@/kit/form/useFigures';
 import { Problem } from '@/kit/feedback/Problem';
 import { ListHeading } from '@/kit/layout/ListRow';
-import { Small, Strong, Text } from '@/kit/text/Text';
+import { Small, Strong } from '@/kit/text/Text';
 import { shelfWords } from '@/shared/placeWords';
-import {
-  barsWords,
-  barWords,
-  boardWords,
-  linerWords,
-  riserWords,
-  rollWords,
-  sectionWords,
-  slotWords,
-  tooLongWords,
-} from './words';
+import { Bars } from './Bars';
+import { DrawerSections } from './DrawerSections';
+import { boardWords, linerWords, riserWords, rollWords, sectionWords, slotWords } from './words';
 
-type What = 'dividers' | 'liners' | 'risers';
+type What = 'sections' | 'dividers' | 'liners' | 'risers';
 
 /** Dividers from strips, liners from a roll, risers from boards: what to cut from what. */
 export function CutLists({ space }: { space: SpaceRow }) {
@@ -47,6 +38,7 @@ export function CutLists({ space }: { space: SpaceRow }) {
           label="What to cut"
           hideLabel
           choices={[
+            { value: 'sections', label: 'A drawer for its things' },
             { value: 'dividers', label: 'Dividers' },
             { value: 'liners', label: 'Shelf liners' },
             { value: 'risers', label: 'Risers' },
@@ -54,7 +46,9 @@ export function CutLists({ space }: { space: SpaceRow }) {
           value={what}
           onChange={setWhat}
         />
-        {what === 'dividers' ? (
+        {what === 'sections' ? (
+          <DrawerSections space={space} unit={unit} />
+        ) : what === 'dividers' ? (
           <Dividers unit={unit} />
         ) : what === 'liners' ? (
           <Liners space={space} unit={unit} />
@@ -119,19 +113,6 @@ function Dividers({ unit }: { unit: LengthUnit }) {
           {divided.slots > 0 ? <Small>{slotWords(divided.slots, values.thickness, unit)}</Small> : null}
         </YStack>
       ) : null}
-    </YStack>
-  );
-}
-
-function Bars({ plan, unit, stock }: { plan: CutPlan; unit: LengthUnit; stock: number }) {
-  if (!plan.ok) return <Problem text={tooLongWords(plan.tooLong[0]!.length, stock, unit)} />;
-  if (plan.bars.length === 0) return <Text>Nothing to cut.</Text>;
-  return (
-    <YStack gap={2}>
-      <Text>{barsWords(plan, stock, unit)}</Text>
-      {plan.bars.map((bar, at) => (
-        <Small key={at}>{barWords(bar, at + 1, unit)}</Small>
-      ))}
     </YStack>
   );
 }

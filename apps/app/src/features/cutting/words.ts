@@ -1,11 +1,14 @@
 import {
   formatLength,
+  formatSize,
   type CutPlan,
+  type DividedDrawer,
   type dividerStrips,
   type LengthUnit,
   type linersFromRoll,
   type NOMINAL_BOARDS,
   type riserPieces,
+  type SectionThing,
 } from '@ours/core';
 import { counted } from '@/kit/text/counted';
 
@@ -43,3 +46,27 @@ export const boardWords = (board: (typeof NOMINAL_BOARDS)[number], unit: LengthU
 
 export const riserWords = (riser: Riser, unit: LengthUnit): string =>
   `${counted(riser.layers, { one: '# layer', other: '# layers' })} of ${riser.sideBySide}: ${formatLength(Math.round(riser.heightTenthMm), unit)} high, ${formatLength(Math.round(riser.depthTenthMm), unit)} deep.`;
+
+/** How many things have a section of their own, and what is free behind them. */
+export const dividedWords = ({ sections, freeDepth }: DividedDrawer, of: number, unit: LengthUnit): string =>
+  `${sections.length === of ? counted(of, { one: 'A section for the one thing', other: 'A section for each of the # things' }) : `Sections for ${sections.length} of ${of} things`}${freeDepth > LEAST_FREE ? `; ${formatLength(freeDepth, unit)} free at the back` : ''}.`;
+const LEAST_FREE = 300;
+
+/** `2 Candles: 20 × 9 cm, 3 side by side, 2 in depth, 2 high.` */
+export function sectionsWords(
+  { width, depth, across, along, layers }: DividedDrawer['sections'][number],
+  number: number,
+  { name, count }: SectionThing,
+  unit: LengthUnit,
+): string {
+  const lies = [
+    across > 1 ? `${across} side by side` : '',
+    along > 1 ? `${along} in depth` : '',
+    layers > 1 ? `${layers} on each other` : '',
+  ].filter((part) => part !== '');
+  return `${number} ${name}: ${formatSize([Math.floor(width), Math.floor(depth)], unit)} clear${count > 1 && lies.length > 0 ? `, ${lies.join(', ')}` : ''}`;
+}
+
+/** Things that no section can be made for. */
+export const unmeasuredWords = (names: readonly string[]): string =>
+  `Without sides written down, so not divided for: ${names.slice(0, 6).join(', ')}${names.length > 6 ? ` and ${names.length - 6} more` : ''}.`;

@@ -1,2 +1,3 @@
 export { FloorBoard } from './FloorBoard';
 export { LoadBar } from './LoadBar';
+export { FloorView } from './FloorView';
