@@ -4,7 +4,8 @@ import { layOutFront } from '../drawing';
 import type { BinRow, ShelfRow, SpaceRow } from '../household';
 import { binFields, shelfFields, spaceFields } from '../household/sampleHome.test-support';
 import { CARDS, layDoorCard, type CardSize, type DoorCard } from './doorCard';
-import { textWidth, type LabelMark } from './labelLayout';
+import { type LabelMark } from './labelLayout';
+import { boxOf } from './marks.test-support';
 
 const base = (id: string) => ({ id, seq: 1, retired: false });
 const space: SpaceRow = { ...base('rack'), ...spaceFields() };
@@ -68,17 +69,31 @@ it('on every size, with long words: nothing sticks out of the card', () => {
       const { width, height } = CARDS[size];
       for (const page of layDoorCard(given))
         for (const mark of page) {
-          const wide =
-            mark.kind === 'text'
-              ? textWidth(mark.text, mark.font, mark.size)
-              : mark.kind === 'code'
-                ? mark.side
-                : mark.width;
-          const below = mark.kind === 'text' ? 0.25 * mark.size : mark.kind === 'code' ? mark.side : mark.height;
-          expect(mark.x).toBeGreaterThanOrEqual(5);
-          expect(mark.x + wide).toBeLessThanOrEqual(width - 5);
-          expect(mark.y).toBeGreaterThanOrEqual(5);
-          expect(mark.y + below).toBeLessThanOrEqual(height - 5);
+          const [left, top, right, bottom] = boxOf(mark);
+          expect(left).toBeGreaterThanOrEqual(5);
+          expect(right).toBeLessThanOrEqual(width - 5);
+          expect(top).toBeGreaterThanOrEqual(5);
+          expect(bottom).toBeLessThanOrEqual(height - 5);
         }
+    }
+});
+
+test('when what is to be done stands below the list, or on a page of its own; nothing lies on anything', () => {
+  const notes = ['Top shelf: for guests', 'Sundays: fill Flour up to 2 kg', 'Use first: Milk, until 3 Dec'];
+  for (const count of [4, 12, 30, 90])
+    for (const size of ['A5', 'Letter'] as const) {
+      const pages = layDoorCard(card(count, { size, notes }));
+      const plain = layDoorCard(card(count, { size }));
+      expect(pages.length - plain.length).toBeLessThanOrEqual(1);
+      const said = texts(pages.flat());
+      for (const note of notes) expect(said).toContain(note);
+      for (const page of pages) {
+        const boxes = page.flatMap((mark) => (mark.kind === 'text' || mark.kind === 'code' ? [boxOf(mark)] : []));
+        for (const [at, a] of boxes.entries())
+          for (const b of boxes.slice(at + 1)) {
+            const apart = Math.max(a[0] - b[2], b[0] - a[2], a[1] - b[3], b[1] - a[3]);
+            expect(apart).toBeGreaterThan(-0.9);
+          }
+      }
     }
 });

@@ -25,6 +25,8 @@ export interface DoorCard {
   rows: readonly Pick<Labelled, 'code' | 'words' | 'contents'>[];
   /** What the scan code says; null: there is none. */
   address: string | null;
+  /** When what is to be done, a line each, below the list. */
+  notes?: readonly string[];
 }
 
 const PAD = 9;
@@ -66,7 +68,35 @@ export function layDoorCard(card: DoorCard): LabelMark[][] {
   const onOthers = Math.floor(whole.height / (cap * ROW));
   for (let at = onFirst; at < card.rows.length; at += onOthers)
     pages.push(listOf(card.rows.slice(at, at + onOthers), whole, cap));
+  const notes = card.notes ?? [];
+  if (notes.length === 0) return pages;
+  const onLast = pages.length === 1 ? card.rows.length : (card.rows.length - onFirst) % onOthers || onOthers;
+  const area = pages.length === 1 ? { ...list, height: room } : whole;
+  // A line between, then the notes; those that find no room begin a page of their own.
+  const used = (onLast + 1) * cap * ROW;
+  const free = Math.max(0, Math.floor((area.height - used) / (cap * ROW)));
+  const here = notes.length <= free ? notes : [];
+  pages.at(-1)!.push(...notesOf(here, { ...area, y: area.y + used }, cap));
+  const rest = notes.slice(here.length);
+  for (let at = 0; at < rest.length; at += onOthers) pages.push(notesOf(rest.slice(at, at + onOthers), whole, cap));
   return pages;
+}
+
+/** Lines below each other, with a rule over them. */
+function notesOf(notes: readonly string[], { x, y, width }: Pick<Box, 'x' | 'y' | 'width'>, cap: number): LabelMark[] {
+  if (notes.length === 0) return [];
+  const size = sizeOfCap(cap);
+  return [
+    { kind: 'bar', x, y: y - cap * 0.6, width, height: 0.3 },
+    ...notes.map((note, at): LabelMark => ({
+      kind: 'text',
+      x,
+      y: y + cap + at * cap * ROW,
+      size,
+      font: 'regular',
+      text: cutTo(inTypeface(note), 'regular', size, width),
+    })),
+  ];
 }
 
 function headOf({ title, room, plate }: DoorCard, width: number): LabelMark[] {

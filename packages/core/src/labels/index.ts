@@ -9,9 +9,11 @@ export {
   layLabel,
   textWidth,
 } from './labelLayout';
+export { layForm } from './labelForms';
 export { capHeightFor, readableFrom, sizeOfCap } from './letterHeight';
 export {
   LABEL_SHEETS,
+  type LabelForm,
   type LabelPlace,
   labelPlaces,
   type LabelSheet,
@@ -20,3 +22,4 @@ export {
   PAPERS,
 } from './sheets';
 export { CARDS, type CardSize, type DoorCard, layDoorCard } from './doorCard';
+export { type ScheduleLine, scheduleOf } from './schedule';

@@ -5,7 +5,18 @@ import { readableFrom, sizeOfCap } from './letterHeight';
 export type LabelFont = 'bold' | 'regular' | 'mono';
 /** A mark on a label, from its top left corner; the text's y is its baseline. */
 export type LabelMark =
-  | { kind: 'text'; x: number; y: number; size: number; font: LabelFont; text: string }
+  | {
+      kind: 'text';
+      x: number;
+      y: number;
+      size: number;
+      font: LabelFont;
+      text: string;
+      /** Runs upwards from there. */
+      up?: true;
+    }
+  /** A circle, its middle. */
+  | { kind: 'ring'; x: number; y: number; radius: number }
   | { kind: 'box'; x: number; y: number; width: number; height: number }
   /** Filled. */
   | { kind: 'bar'; x: number; y: number; width: number; height: number }
@@ -37,23 +48,25 @@ export interface LabelLayout {
   cut: boolean;
 }
 
-const PAD = 3;
+export const PAD = 3;
 const GAP = 2.5;
 /** Lines stand so much of the size apart. */
-const LEADING = 1.1;
+export const LEADING = 1.1;
 /** The line of contents, and how small it becomes before it is cut. */
 const CONTENTS_CAP = 2.2;
 const LEAST_CONTENTS_CAP = 1.5;
-const PLATE_CAP = 2.6;
-const PLATE_PAD = 1.1;
+export const PLATE_CAP = 2.6;
+export const PLATE_PAD = 1.1;
 /** Smaller words are no words. */
-const LEAST_CAP = 1.6;
+export const LEAST_CAP = 1.6;
 /**
  * A scan code of version 3 has 29 modules and four quiet ones on each side (ISO/IEC 18004); a module is at least half a millimetre.
  */
 const MODULES = 29 + 8;
 const LEAST_MODULE = 0.5;
-const CODE_SIDE = 22;
+/** No smaller code is drawn, mm. */
+export const LEAST_CODE = MODULES * LEAST_MODULE;
+export const CODE_SIDE = 22;
 /** Of the label's width that the code and the plate may take. */
 const CODE_SHARE = 0.45;
 
@@ -74,7 +87,7 @@ export function textWidth(text: string, font: LabelFont, size: number): number {
 }
 
 /** Lines no wider than that; null: a word is wider. */
-function wrapped(words: readonly string[], size: number, width: number): string[] | null {
+export function wrapped(words: readonly string[], size: number, width: number): string[] | null {
   const lines: string[] = [];
   for (const word of words) {
     if (textWidth(word, 'bold', size) > width) return null;
@@ -87,7 +100,7 @@ function wrapped(words: readonly string[], size: number, width: number): string[
 }
 
 /** The words as large as they may be and fit. */
-function fitWords(text: string, capMm: number, width: number, height: number): { lines: string[]; cap: number } {
+export function fitWords(text: string, capMm: number, width: number, height: number): { lines: string[]; cap: number } {
   const words = inTypeface(text.trim()).split(/\s+/);
   for (let cap = capMm; cap >= LEAST_CAP; cap -= 0.1) {
     const size = sizeOfCap(cap);
@@ -123,7 +136,7 @@ export function layLabel({ width, height, words, contents, plate, address, capMm
   const plateWidth = textWidth(plate, 'mono', plateSize) + 2 * PLATE_PAD;
   const plateHeight = PLATE_CAP + 2 * PLATE_PAD;
   const room = Math.min(CODE_SIDE, height - 2 * PAD - plateHeight - 1, width * CODE_SHARE);
-  const codeSide = address !== null && room >= MODULES * LEAST_MODULE ? room : 0;
+  const codeSide = address !== null && room >= LEAST_CODE ? room : 0;
   const column = Math.max(plateWidth, codeSide);
   const right = width - PAD - column;
   if (codeSide > 0)

@@ -1,6 +1,7 @@
 import { seededRandom } from '../base/seededRandom';
 import { capHeightFor, readableFrom } from './letterHeight';
 import { inTypeface, layLabel, textWidth, type LabelLayout, type LabelWish } from './labelLayout';
+import { boxOf } from './marks.test-support';
 import { codeAddress } from './labelled';
 import { LABEL_SHEETS, labelPlaces, labelsOnPage, PAPERS } from './sheets';
 
@@ -59,24 +60,6 @@ const wish: LabelWish = {
   capMm: 8.7,
 };
 const texts = ({ marks }: LabelLayout): string[] => marks.flatMap((mark) => (mark.kind === 'text' ? [mark.text] : []));
-
-/** A mark's box: text from its capital to below its baseline. */
-function boxOf(mark: LabelLayout['marks'][number]): [number, number, number, number] {
-  switch (mark.kind) {
-    case 'code':
-      return [mark.x, mark.y, mark.x + mark.side, mark.y + mark.side];
-    case 'box':
-    case 'bar':
-      return [mark.x, mark.y, mark.x + mark.width, mark.y + mark.height];
-    case 'text':
-      return [
-        mark.x,
-        mark.y - 0.668 * mark.size,
-        mark.x + textWidth(mark.text, mark.font, mark.size),
-        mark.y + 0.2 * mark.size,
-      ];
-  }
-}
 
 describe('a label', () => {
   it('words at the height that was asked for, in two lines, with contents, code and plate', () => {

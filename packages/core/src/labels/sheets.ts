@@ -7,6 +7,12 @@ export const PAPERS: Readonly<Record<Paper, { width: number; height: number }>> 
   Letter: { width: 215.9, height: 279.4 },
 };
 
+/**
+ * What a label is for: `plain` on a bin, `round` on a lid, `spine` on the back of a file, read upwards, `clip` a card on plain paper
+ * that is cut out and clipped on.
+ */
+export type LabelForm = 'plain' | 'round' | 'spine' | 'clip';
+
 export interface LabelSheet {
   id: string;
   paper: Paper;
@@ -21,6 +27,7 @@ export interface LabelSheet {
   /** From one label to the next. */
   pitchX: number;
   pitchY: number;
+  form: LabelForm;
 }
 
 /** A sheet whose labels lie in the middle of the page. */
@@ -29,19 +36,22 @@ function sheet(
   [columns, rows]: [number, number],
   [width, height]: [number, number],
   gap = 0,
+  { form = 'plain', gapY = 0 }: { form?: LabelForm; gapY?: number } = {},
 ): LabelSheet {
   const pitchX = width + gap;
+  const pitchY = height + gapY;
   return {
-    id: `${paper} ${columns}x${rows}`,
+    id: `${paper} ${form === 'plain' ? '' : `${form} `}${columns}x${rows}`,
     paper,
     columns,
     rows,
     width,
     height,
     left: (PAPERS[paper].width - (columns - 1) * pitchX - width) / 2,
-    top: (PAPERS[paper].height - rows * height) / 2,
+    top: (PAPERS[paper].height - (rows - 1) * pitchY - height) / 2,
     pitchX,
-    pitchY: height,
+    pitchY,
+    form,
   };
 }
 
@@ -55,6 +65,15 @@ export const LABEL_SHEETS: readonly LabelSheet[] = [
   sheet('Letter', [3, 10], [66.7, 25.4], 3.15),
   sheet('Letter', [2, 5], [101.6, 50.8], 4.8),
   sheet('Letter', [2, 2], [107.95, 139.7]),
+  // Own measures from here on: round ones for lids, spines of lever-arch files (192 mm high, from memory), cards to be cut out.
+  sheet('A4', [4, 6], [40, 40], 8, { form: 'round', gapY: 6 }),
+  sheet('A4', [3, 4], [60, 60], 5, { form: 'round', gapY: 8 }),
+  sheet('Letter', [3, 4], [63.5, 63.5], 4, { form: 'round', gapY: 4 }),
+  sheet('A4', [3, 1], [61, 192], 2, { form: 'spine' }),
+  sheet('A4', [5, 1], [38, 192], 1, { form: 'spine' }),
+  sheet('Letter', [4, 1], [50.8, 190.5], 1, { form: 'spine' }),
+  sheet('A4', [2, 5], [90, 52], 6, { form: 'clip', gapY: 2 }),
+  sheet('Letter', [2, 4], [95, 58], 6, { form: 'clip', gapY: 4 }),
 ];
 
 /** Where a label lies. */

@@ -1,5 +1,5 @@
-import type { LabelFont, LabelLayout } from '@ours/core';
-import Svg, { G, Line, Path, Rect, Text as SvgText } from 'react-native-svg';
+import type { LabelFont, LabelForm, LabelLayout } from '@ours/core';
+import Svg, { Circle, G, Line, Path, Rect, Text as SvgText } from 'react-native-svg';
 import { BOLD_FONT, BODY_FONT, MONO_BOLD_FONT } from '@/kit/theme/tamagui.config';
 import { PRINTED } from '@/kit/theme/palette';
 import { scanCode } from './scanCode';
@@ -16,8 +16,10 @@ export function LabelPicture({
   width,
   height,
   pixels,
+  form = 'plain',
   name,
 }: {
+  form?: LabelForm;
   layout: LabelLayout;
   /** Of the label, mm. */
   width: number;
@@ -35,16 +37,20 @@ export function LabelPicture({
       role="img"
       aria-label={name}
     >
-      <Rect
-        x={0.15}
-        y={0.15}
-        width={width - 0.3}
-        height={height - 0.3}
-        rx={1.2}
-        fill={PAPER}
-        stroke={INK}
-        strokeWidth={0.3}
-      />
+      {form === 'round' ? (
+        <Circle cx={width / 2} cy={height / 2} r={width / 2 - 0.15} fill={PAPER} stroke={INK} strokeWidth={0.3} />
+      ) : (
+        <Rect
+          x={0.15}
+          y={0.15}
+          width={width - 0.3}
+          height={height - 0.3}
+          rx={1.2}
+          fill={PAPER}
+          stroke={INK}
+          strokeWidth={0.3}
+        />
+      )}
       <Marks layout={layout} />
       <G>
         {Array.from({ length: Math.floor((width - RULER_FIGURES) / 10) }, (_, at) => (at + 1) * 10).map((mm) => (
@@ -74,7 +80,15 @@ function Marks({ layout }: { layout: LabelLayout }) {
         switch (mark.kind) {
           case 'text':
             return (
-              <SvgText key={at} x={mark.x} y={mark.y} fontSize={mark.size} fontFamily={FONTS[mark.font]} fill={INK}>
+              <SvgText
+                key={at}
+                x={mark.x}
+                y={mark.y}
+                fontSize={mark.size}
+                fontFamily={FONTS[mark.font]}
+                fill={INK}
+                {...(mark.up ? { transform: `rotate(-90 ${mark.x} ${mark.y})` } : {})}
+              >
                 {mark.text}
               </SvgText>
             );
@@ -91,6 +105,10 @@ function Marks({ layout }: { layout: LabelLayout }) {
                 stroke={INK}
                 strokeWidth={0.35}
               />
+            );
+          case 'ring':
+            return (
+              <Circle key={at} cx={mark.x} cy={mark.y} r={mark.radius} fill="none" stroke={INK} strokeWidth={0.35} />
             );
           case 'bar':
             return <Rect key={at} x={mark.x} y={mark.y} width={mark.width} height={mark.height} fill={INK} />;

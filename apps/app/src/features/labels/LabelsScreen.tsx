@@ -1,22 +1,8 @@
-import {
-  capHeightFor,
-  codeAddress,
-  LABEL_SHEETS,
-  labelledIn,
-  labelsOnPage,
-  layLabel,
-  opsForPrinting,
-  type CardSize,
-  type Labelled,
-  type LabelLayout,
-} from '@ours/core';
+import { LABEL_SHEETS, labelledIn, labelsOnPage, layForm, type Labelled, type LabelLayout } from '@ours/core';
 import { useLocalSearchParams } from 'expo-router';
 import { useMemo, useState, type ReactNode } from 'react';
 import { useMedia, XStack, YStack } from 'tamagui';
-import { v7 as uuidv7 } from 'uuid';
-import { useToast } from '@/kit/feedback/Toasts';
-import { saveFile } from '@/kit/files';
-import { Choices } from '@/kit/form/Choices';
+import { Choices, choicesOf } from '@/kit/form/Choices';
 import { Stepper } from '@/kit/form/Stepper';
 import { EmptyState } from '@/kit/layout/EmptyState';
 import { ListHeading, ListRow } from '@/kit/layout/ListRow';
@@ -28,19 +14,18 @@ import { Button } from '@/kit/press/Button';
 import { CheckSquare } from '@/kit/press/CheckSquare';
 import { Plate } from '@/kit/text/Plate';
 import { Small, Strong } from '@/kit/text/Text';
-import { useFront } from '@/features/drawing';
 import { useHousehold } from '@/shared/HouseholdProvider';
-import { today } from '@/shared/opContext';
 import { useHome } from '@/shared/useHome';
-import { useRunCommand } from '@/shared/useRunCommand';
 import { LabelPicture } from './LabelPicture';
-import { doorCardPdf, fetchLabelFonts, labelsPdf, testPagePdf } from './labelsPdf';
+import { PrinterDialog } from './PrinterDialog';
+import { useLabelOutput, wishOf } from './useLabelOutput';
 import { keepLabelWishes, labelWishes, MOST_SHIFT, type LabelWishes } from './labelWishes';
 import {
   changedWords,
   codeWords,
   DISTANCES,
   distanceWords,
+  FORM_WORDS,
   pagesWords,
   readableWords,
   sheetWords,
@@ -51,6 +36,8 @@ import {
 /** Read from so far, unless something else was chosen: standing before a shelf. */
 const USUAL_DISTANCE = 2;
 const SHIFT_STEP = 0.5;
+/** The picture of a label is no higher than that on the screen. */
+const MOST_HIGH = 300;
 
 /** The labels of a space: which, how large, on what sheet; printed, and remembered as printed. */
 export function LabelsScreen() {
@@ -64,12 +51,7 @@ function SpaceLabels({ spaceId, name }: { spaceId: string; name: string }) {
   const { unit } = useHome();
   const { gtMd } = useMedia();
   const content = useContentWidth();
-  const toast = useToast();
-  const runCommand = useRunCommand();
   const labels = useHousehold(({ state, version }) => ({ all: labelledIn(state, spaceId), version })).all;
-  const state = useHousehold((snapshot) => snapshot.state);
-  const front = useFront(spaceId);
-  const room = useHousehold((snapshot) => (front ? (snapshot.state.get('room', front.space.roomId)?.name ?? '') : ''));
   const [left, setLeft] = useState<ReadonlySet<string>>(
     () => new Set(labels.filter(({ keptFree }) => keptFree).map(({ nookId }) => nookId)),
   );
@@ -81,66 +63,24 @@ function SpaceLabels({ spaceId, name }: { spaceId: string; name: string }) {
     setWishes(next);
     keepLabelWishes(next);
   };
-  const sheets = LABEL_SHEETS.filter(({ paper }) => (paper === 'A4') === (unit === 'metric'));
-  const sheet = sheets.find(({ id }) => id === wishes.sheetId) ?? sheets[0]!;
+  const ofPaper = LABEL_SHEETS.filter(({ paper }) => (paper === 'A4') === (unit === 'metric'));
+  const sheet = ofPaper.find(({ id }) => id === wishes.sheetId) ?? ofPaper[0]!;
+  const sheets = ofPaper.filter(({ form }) => form === sheet.form);
+  const forms = [...new Set(ofPaper.map(({ form }) => form))];
   const distances = DISTANCES[unit];
   const distance = distances.find((one) => one === wishes.distanceMm) ?? distances[USUAL_DISTANCE]!;
   const layout = useMemo(
     () =>
       (one: Labelled): LabelLayout =>
-        layLabel({
-          width: sheet.width,
-          height: sheet.height,
-          words: one.words,
-          contents: wishes.contents && one.contents !== '' ? one.contents : null,
-          plate: `${one.code.slice(0, -1)} ${one.code.slice(-1)}`,
-          address: wishes.code ? codeAddress(location.origin, one.code) : null,
-          capMm: capHeightFor(distance),
-        }),
-    [sheet, wishes.contents, wishes.code, distance],
+        layForm(sheet.form, wishOf(one, sheet, wishes, distance), wishes.words),
+    [sheet, wishes, distance],
   );
   const chosen = labels.filter(({ nookId }) => !left.has(nookId));
   const changed = labels.filter(({ since }) => since === 'words' || since === 'contents');
   const pictured = labels.find(({ nookId }) => nookId === shown) ?? chosen[0] ?? labels[0];
 
-  const print = async (which: readonly Labelled[]): Promise<void> => {
-    try {
-      const fonts = await fetchLabelFonts();
-      const pdf = await labelsPdf(sheet, which.map(layout), used, wishes, fonts);
-      saveFile('labels.pdf', 'application/pdf', pdf);
-    } catch {
-      toast({
-        text: 'The labels could not be drawn; the typeface is not on this device yet. Try again with a signal.',
-        problem: true,
-      });
-      return;
-    }
-    await runCommand(
-      'labels_printed',
-      opsForPrinting(state, which, wishes.contents, today(), () => uuidv7()),
-      'Saved as labels.pdf, and remembered as printed.',
-    );
-  };
-  const testPage = async (): Promise<void> => {
-    try {
-      saveFile('label-test-page.pdf', 'application/pdf', await testPagePdf(sheet, wishes, await fetchLabelFonts()));
-    } catch {
-      toast({ text: 'The test page could not be drawn. Try again with a signal.', problem: true });
-    }
-  };
-
-  const doorCard = async (size: CardSize): Promise<void> => {
-    if (!front) return;
-    const plate = front.space.code.slice(0, -1).replace(/-$/, '');
-    const address = wishes.code ? codeAddress(location.origin, front.space.code) : null;
-    try {
-      const rows = labels.map((one) => (one.keptFree ? { ...one, contents: 'kept free' } : one));
-      const card = { size, title: name, room, plate, front: front.view, rows, address };
-      saveFile('door-card.pdf', 'application/pdf', await doorCardPdf(card, await fetchLabelFonts()));
-    } catch {
-      toast({ text: 'The door card could not be drawn. Try again with a signal.', problem: true });
-    }
-  };
+  const out = useLabelOutput({ spaceId, name, sheet, used, wishes, labels, layout, distance });
+  const { print } = out;
 
   if (!pictured)
     return (
@@ -150,17 +90,18 @@ function SpaceLabels({ spaceId, name }: { spaceId: string; name: string }) {
     );
   const laid = layout(pictured);
   const pages = Math.ceil((used + chosen.length) / labelsOnPage(sheet));
-  const pixels = Math.min(gtMd ? 420 - 32 : content - 32, 420);
+  const pixels = Math.min(gtMd ? 420 - 32 : content - 32, 420, (MOST_HIGH * sheet.width) / sheet.height);
   const picture = (
     <YStack paddingHorizontal={16} gap={4} paddingTop={8}>
       <LabelPicture
         layout={laid}
         width={sheet.width}
         height={sheet.height}
+        form={sheet.form}
         pixels={pixels}
         name={`The label of ${pictured.words}`}
       />
-      <Strong testID="label-read">{readableWords(laid, distance, unit)}</Strong>
+      {wishes.words ? <Strong testID="label-read">{readableWords(laid, distance, unit)}</Strong> : null}
       <Small>
         {[codeWords(laid, wishes.code), laid.cut ? 'Its contents do not all fit the line.' : '']
           .filter(Boolean)
@@ -181,7 +122,15 @@ function SpaceLabels({ spaceId, name }: { spaceId: string; name: string }) {
         {changed.length > 0 ? (
           <Button label={`Only the ${changed.length} changed`} onPress={() => void print(changed)} />
         ) : null}
-        <Button label="Test page" onPress={() => void testPage()} />
+        <Button label="Test page" onPress={() => void out.testPage()} />
+      </XStack>
+      <XStack gap={8} flexWrap="wrap">
+        <Button label="This one as SVG" onPress={() => void out.svg(pictured)} />
+        <Button
+          label="To the label printer (simulated)"
+          disabled={chosen.length === 0}
+          onPress={() => void out.toPrinter(chosen)}
+        />
       </XStack>
       <Small>{pagesWords(chosen.length, pages, used)}</Small>
       <Small>
@@ -199,9 +148,30 @@ function SpaceLabels({ spaceId, name }: { spaceId: string; name: string }) {
         onChange={(one) => change({ distanceMm: Number(one) })}
       />
       <XStack gap={8} flexWrap="wrap">
-        <Button label="Contents" selected={wishes.contents} onPress={() => change({ contents: !wishes.contents })} />
-        <Button label="Scan code" selected={wishes.code} onPress={() => change({ code: !wishes.code })} />
+        <Button
+          label="Words"
+          selected={wishes.words}
+          onPress={() => change(wishes.words ? { words: false, code: true } : { words: true })}
+        />
+        {wishes.words ? (
+          <Button label="Contents" selected={wishes.contents} onPress={() => change({ contents: !wishes.contents })} />
+        ) : null}
+        <Button
+          label="Scan code"
+          selected={wishes.code}
+          onPress={() => change(wishes.code ? { code: false, words: true } : { code: true })}
+        />
       </XStack>
+      <Choices
+        label="For"
+        wrap
+        choices={choicesOf(forms, FORM_WORDS)}
+        value={sheet.form}
+        onChange={(form) => {
+          change({ sheetId: ofPaper.find((one) => one.form === form)!.id });
+          setUsed(0);
+        }}
+      />
       <Choices
         label={`Sheet, ${sheet.paper}`}
         wrap
@@ -237,8 +207,12 @@ function SpaceLabels({ spaceId, name }: { spaceId: string; name: string }) {
       <Small>What is where, with the drawing, for the inside of the door; also for helpers who have no account.</Small>
       <XStack gap={8} flexWrap="wrap">
         {(unit === 'metric' ? (['A5', 'A4'] as const) : (['half Letter', 'Letter'] as const)).map((size) => (
-          <Button key={size} label={`Door card, ${size}`} onPress={() => void doorCard(size)} />
+          <Button key={size} label={`Door card, ${size}`} onPress={() => void out.doorCard(size, 'pdf')} />
         ))}
+        <Button
+          label="As a picture"
+          onPress={() => void out.doorCard(unit === 'metric' ? 'A5' : 'half Letter', 'png')}
+        />
       </XStack>
     </YStack>
   );
@@ -277,6 +251,7 @@ function SpaceLabels({ spaceId, name }: { spaceId: string; name: string }) {
   );
   return (
     <Screen title="Labels" sub={name} back={`/space/${spaceId}`}>
+      {out.pictures ? <PrinterDialog pictures={out.pictures} onClose={out.closePictures} /> : null}
       <TwoPane
         left={list}
         right={

@@ -2,6 +2,8 @@
 export interface LabelWishes {
   sheetId: string | null;
   distanceMm: number | null;
+  /** Without them: the code and the plate alone. */
+  words: boolean;
   contents: boolean;
   code: boolean;
   /** What the printer is off, mm. */
@@ -9,7 +11,15 @@ export interface LabelWishes {
   down: number;
 }
 const KEY = 'nook.labels';
-const PLAIN: LabelWishes = { sheetId: null, distanceMm: null, contents: true, code: true, right: 0, down: 0 };
+const PLAIN: LabelWishes = {
+  sheetId: null,
+  distanceMm: null,
+  words: true,
+  contents: true,
+  code: true,
+  right: 0,
+  down: 0,
+};
 /** More than this is another sheet. */
 export const MOST_SHIFT = 10;
 
@@ -21,6 +31,7 @@ export function labelWishes(): LabelWishes {
     return {
       sheetId: typeof kept.sheetId === 'string' ? kept.sheetId : PLAIN.sheetId,
       distanceMm: typeof kept.distanceMm === 'number' ? kept.distanceMm : PLAIN.distanceMm,
+      words: kept.words !== false,
       contents: kept.contents !== false,
       code: kept.code !== false,
       right: isShift(kept.right) ? kept.right : 0,

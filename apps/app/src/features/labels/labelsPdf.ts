@@ -9,7 +9,7 @@ import {
   type LabelMark,
   type LabelSheet,
 } from '@ours/core';
-import type { Color, PDFFont, PDFPage } from 'pdf-lib';
+import type { Color, PDFFont, PDFPage, Rotation } from 'pdf-lib';
 import { scanCode } from './scanCode';
 
 /** The shipped typefaces as files that a PDF can hold. */
@@ -19,6 +19,8 @@ export interface Shift {
   down: number;
 }
 
+/** pdf-lib's own, without loading it: a quarter turn to the left. */
+const UPWARDS = { type: 'degrees', angle: 90 } as Rotation;
 const POINTS_A_MM = 72 / 25.4;
 const pt = (mm: number): number => mm * POINTS_A_MM;
 
@@ -36,7 +38,9 @@ class Pen {
   mark(mark: LabelMark, x = 0, y = 0): void {
     switch (mark.kind) {
       case 'text':
-        return this.text(mark.text, x + mark.x, y + mark.y, mark.size, mark.font);
+        return this.text(mark.text, x + mark.x, y + mark.y, mark.size, mark.font, mark.up === true);
+      case 'ring':
+        return this.ring(x + mark.x, y + mark.y, mark.radius, 0.35);
       case 'box':
         return this.frame(x + mark.x, y + mark.y, mark.width, mark.height, 0.35);
       case 'bar':
@@ -49,8 +53,18 @@ class Pen {
     const [w, h] = [pt(width), pt(height)];
     this.page.drawRectangle({ x: pt(x), y: this.top - pt(y) - h, width: w, height: h, color: this.ink });
   }
-  text(text: string, x: number, baseline: number, size: number, font: LabelFont): void {
-    this.page.drawText(text, { x: pt(x), y: this.top - pt(baseline), size: pt(size), font: this.fonts[font] });
+  text(text: string, x: number, baseline: number, size: number, font: LabelFont, up = false): void {
+    const at = { x: pt(x), y: this.top - pt(baseline), size: pt(size), font: this.fonts[font] };
+    this.page.drawText(text, up ? { ...at, rotate: UPWARDS } : at);
+  }
+  ring(x: number, y: number, radius: number, thick: number): void {
+    this.page.drawCircle({
+      x: pt(x),
+      y: this.top - pt(y),
+      size: pt(radius),
+      borderWidth: pt(thick),
+      borderColor: this.ink,
+    });
   }
   line(x1: number, y1: number, x2: number, y2: number, thick: number): void {
     const [start, end] = [
@@ -129,7 +143,8 @@ export async function testPagePdf(sheet: LabelSheet, shift: Shift, fonts: LabelF
   const paper = PAPERS[sheet.paper];
   const pen = new Pen(pdf.addPage([pt(paper.width), pt(paper.height)]), embedded, ink);
   labelPlaces(sheet, sheet.columns * sheet.rows, 0, shift).forEach(({ x, y }, at) => {
-    pen.frame(x, y, sheet.width, sheet.height, 0.15);
+    if (sheet.form === 'round') pen.ring(x + sheet.width / 2, y + sheet.height / 2, sheet.width / 2, 0.15);
+    else pen.frame(x, y, sheet.width, sheet.height, 0.15);
     pen.text(String(at + 1), x + 2.5, y + 5.5, 3.6, 'regular');
   });
   // In the lower half of a row, clear of the labels' numbers.

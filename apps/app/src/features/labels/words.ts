@@ -1,9 +1,26 @@
-import type { Labelled, LabelLayout, LabelSheet, LengthUnit } from '@ours/core';
+import {
+  type CivilDate,
+  type Labelled,
+  type LabelForm,
+  type LabelLayout,
+  type LabelSheet,
+  type LengthUnit,
+  type ScheduleLine,
+} from '@ours/core';
 import { counted } from '@/kit/text/counted';
+import { dayWords } from '@/kit/text/dayWords';
+import { amountWords } from '@/features/stock/words';
+import { LABEL_PRINTER } from '@/simulated/labelPrinter';
+
+const capitalised = (words: string): string => words.charAt(0).toUpperCase() + words.slice(1);
 
 /** `3 × 7 of 63.5 × 38.1 mm`; four to a page is said so. */
-export const sheetWords = ({ columns, rows, width, height }: LabelSheet): string =>
-  columns * rows === 4 ? `four to a page, ${width} × ${height} mm` : `${columns} × ${rows} of ${width} × ${height} mm`;
+export const sheetWords = ({ columns, rows, width, height, form }: LabelSheet): string =>
+  form === 'round'
+    ? `${columns} × ${rows}, ⌀ ${width} mm`
+    : columns * rows === 4 && form === 'plain'
+      ? `four to a page, ${width} × ${height} mm`
+      : `${columns} × ${rows} of ${width} × ${height} mm`;
 
 const round = (value: number, by: number): number => Math.round(value / by) * by;
 /** A distance as one says it: `1.5 m`, `5 ft`. */
@@ -60,3 +77,27 @@ export const pagesWords = (labels: number, pages: number, used: number): string 
 
 /** `+0.5 mm`. */
 export const shiftWords = (mm: number): string => `${mm > 0 ? '+' : ''}${mm.toFixed(1)} mm`;
+
+export const FORM_WORDS: Readonly<Record<LabelForm, string>> = {
+  plain: 'Bins',
+  round: 'Lids, round',
+  spine: 'Backs of files',
+  clip: 'Cards to clip on',
+};
+
+/** What came out of the simulated label printer. */
+export const printerWords = (count: number): string =>
+  `${counted(count, { one: '# label', other: '# labels' })} of ${LABEL_PRINTER.width} × ${LABEL_PRINTER.height} mm, ${LABEL_PRINTER.dpi} dots an inch: these are the dots it would burn. No printer is attached; nothing was remembered as printed.`;
+
+const WEEKDAYS = ['Sundays', 'Mondays', 'Tuesdays', 'Wednesdays', 'Thursdays', 'Fridays', 'Saturdays'];
+/** A line of the schedule on a door card. @param shelf words of a shelf, by its id */
+export function scheduleWords(line: ScheduleLine, shelf: (id: string) => string, today: CivilDate): string {
+  switch (line.kind) {
+    case 'purpose':
+      return `${capitalised(shelf(line.shelfId))}: for ${line.words}`;
+    case 'refill':
+      return `${line.weekday === null ? 'When low' : WEEKDAYS[line.weekday]}: fill ${line.itemName} up to ${amountWords(line.fullThousandths, line.unit)}`;
+    case 'use_first':
+      return `Use first: ${line.itemName}, until ${dayWords(line.on, today)}`;
+  }
+}

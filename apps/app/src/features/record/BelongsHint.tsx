@@ -51,9 +51,8 @@ export function BelongsHint({
   const way = useHousehold(({ state }) => (belonging ? (wayTo(state, belonging.nookId)?.steps ?? null) : null));
   if (!belonging || !way) return null;
   return (
-    <XStack
-      gap={10}
-      alignItems="center"
+    <YStack
+      gap={6}
       padding={12}
       borderWidth={1}
       borderColor="$borderColor"
@@ -62,13 +61,17 @@ export function BelongsHint({
       role="status"
       testID="belongs"
     >
-      <YStack flex={1} minWidth={0}>
-        <Small>Would belong</Small>
-        <Strong>{way.slice(1).join(' › ')}</Strong>
-        <Small>{belongsWords(belonging)}</Small>
-      </YStack>
-      <NookPlate nookId={belonging.nookId} />
-      <Button label="Put it there" onPress={() => onGo(belonging.nookId)} />
-    </XStack>
+      <XStack gap={10} alignItems="flex-start">
+        <YStack flex={1} minWidth={0}>
+          <Small>Would belong</Small>
+          <Strong>{way.slice(1).join(' › ')}</Strong>
+        </YStack>
+        <NookPlate nookId={belonging.nookId} />
+      </XStack>
+      <Small>{belongsWords(belonging)}</Small>
+      <XStack>
+        <Button label="Put it there" onPress={() => onGo(belonging.nookId)} />
+      </XStack>
+    </YStack>
   );
 }

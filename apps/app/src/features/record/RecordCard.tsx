@@ -180,11 +180,6 @@ export function RecordCard({
             <Strong testID="card-sides">{formatSize(card.sides, lengthUnit)}</Strong>
             <Small>{sidesDetail(known, card.sides, lengthUnit)}</Small>
           </YStack>
-          <Button
-            kind="quiet"
-            label="room for it?"
-            onPress={() => router.push(roomForPath(known?.name ?? card.name, card.sides!))}
-          />
           <Button kind="quiet" label="leave out" onPress={() => onChange({ sides: null })} />
         </Line>
       ) : null}
@@ -257,6 +252,13 @@ export function RecordCard({
           ) : null}
           {card.frozenOn === null ? (
             <Button kind="quiet" label="+ frozen today" onPress={() => onChange({ frozenOn: day })} />
+          ) : null}
+          {card.sides ? (
+            <Button
+              kind="quiet"
+              label="Is there room for it?"
+              onPress={() => router.push(roomForPath(known?.name ?? card.name, card.sides!))}
+            />
           ) : null}
         </XStack>
       ) : null}
