@@ -1,9 +1,9 @@
 /** A label printer of a home: a stand-in that shows the dots it would burn. The screens say that it is simulated. */
 export const LABEL_PRINTER = {
-  /** Dots an inch, and one size of tape, mm: as such printers usually have, common practice, no source. */
+  /** Dots an inch and the width of the tape, mm: usual ones, common practice, no source; it is cut so that a scan code has room. */
   dpi: 300,
   width: 62,
-  height: 29,
+  height: 40,
 } as const;
 
 /** What comes out of it: each label as a picture of its dots, black or white. */

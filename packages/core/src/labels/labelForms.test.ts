@@ -36,6 +36,14 @@ describe.each(sheets.map((sheet) => [sheet.id, sheet] as const))('%s', (_, { for
         for (const x of [left, right])
           for (const y of [top, bottom]) expect(Math.hypot(x - width / 2, y - height / 2)).toBeLessThanOrEqual(r);
       }
+      // Text lies in the plate's box and in a card's outline, and on nothing else.
+      const solid = laid.marks.filter(({ kind }) => kind === 'text' || kind === 'code').map(boxOf);
+      solid.forEach((one, at) =>
+        solid.slice(at + 1).forEach((other) => {
+          const apart = Math.max(one[0] - other[2], other[0] - one[2], one[1] - other[3], other[1] - one[3]);
+          expect(apart).toBeGreaterThan(-0.01);
+        }),
+      );
       if (shown) expect(laid.lines.join(' ').replace(/…$/, '').length).toBeGreaterThan(1);
     }
   });

@@ -193,13 +193,22 @@ function laySpine(wish: LabelWish): LabelLayout {
   const { lines, cap } = fitWords(words, capMm, long, width - 2 * PAD - below);
   const size = sizeOfCap(cap);
   const start = height - foot - GAP - PAD;
-  const block = cap + (lines.length - 1) * LEADING * size;
+  // With the tails of its letters.
+  const block = cap + (lines.length - 1) * LEADING * size + 0.25 * size;
   const left = (width - block - below) / 2;
   lines.forEach((text, at) =>
     marks.push({ kind: 'text', x: left + cap + at * LEADING * size, y: start, size, font: 'bold', text, up: true }),
   );
   const said = line === '' ? '' : cutTo(line, 'regular', small, long);
   if (said !== '')
-    marks.push({ kind: 'text', x: left + block + below, y: start, size: small, font: 'regular', text: said, up: true });
+    marks.push({
+      kind: 'text',
+      x: left + block + 0.95 * small,
+      y: start,
+      size: small,
+      font: 'regular',
+      text: said,
+      up: true,
+    });
   return { marks, capMm: cap, lines, readableFromMm: readableFrom(cap), codeSide: side, cut: said !== line };
 }

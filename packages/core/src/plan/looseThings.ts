@@ -52,7 +52,11 @@ export function splitBulky<T extends Things>(
   const containers = state.all('container').filter((one) => {
     const there =
       freeCount(state, one, space.id) > 0 || (budgetMinor !== null && (one.priceMinor ?? Infinity) <= budgetMinor);
-    return there && isForHands(one) && floors.some((floor) => new ShelfFloor(floor, false).place(planContainer(state, one, space.id), 0));
+    return (
+      there &&
+      isForHands(one) &&
+      floors.some((floor) => new ShelfFloor(floor, false).place(planContainer(state, one, space.id), 0))
+    );
   });
   const insides = containers.map(insideOf);
   const bulky = new Map<string, BulkyThing>();

@@ -13,6 +13,7 @@ import { Small, Strong, Text } from '@/kit/text/Text';
 import { OpenDoorView } from '@/features/drawing';
 import { FloorBoard, LoadBar } from '@/features/fit';
 import { clearanceWords, loadWords } from '@/features/fit/words';
+import { MakesRoom } from './MakesRoom';
 import { NeedsALook } from './NeedsALook';
 import { PlanCompare } from './PlanCompare';
 import { PlanReasons } from './PlanReasons';
@@ -317,6 +318,7 @@ export function Planning({ space }: { space: SpaceRow }) {
         onSelect={board.press}
       />
     ) : null;
+  const makesRoom = <MakesRoom offers={board.boards} nameOf={(id) => names.get(id) ?? id} />;
   const look = drawn ? <NeedsALook space={space} loose={drawn.loose ?? []} /> : null;
   const compare = <PlanCompare space={space} plans={plans} />;
   return (
@@ -326,6 +328,7 @@ export function Planning({ space }: { space: SpaceRow }) {
         <>
           {front}
           {reasons}
+          {makesRoom}
         </>
       }
       leftWidth={width}
@@ -344,6 +347,7 @@ export function Planning({ space }: { space: SpaceRow }) {
           {top}
           {front}
           {reasons}
+          {makesRoom}
           {look}
           {floor}
           {use}

@@ -2,6 +2,7 @@ import {
   clearances,
   FILL_SHARE,
   groupOfPlan,
+  halfShelfOffers,
   handChanges,
   innerVolumeMl,
   modelSpace,
@@ -111,6 +112,14 @@ export function usePlanBoard(space: SpaceRow) {
     const built = problemOfPlan(state, space, plan, wishes);
     return { version, count: built ? moreOnShelf(built.problem, built.plan, heldShelf, heldId) : 0 };
   }, [plan, heldId, heldShelf, state, version, space, wishes]).count;
+  const boards = useMemo(() => {
+    const left = (standing?.price?.groups ?? []).flatMap(({ group, leftMl }) =>
+      leftMl > 0 ? [{ group, volumeMl: leftMl }] : [],
+    );
+    if (!drawn || left.length === 0) return { version, of: [] };
+    const built = problemOfPlan(state, space, drawn, wishes);
+    return { version, of: built ? halfShelfOffers(built.problem, { ...built.plan, left }) : [] };
+  }, [standing, drawn, state, version, space, wishes]).of;
   const makeChange = ({ placed }: HandChange): void => {
     setChanging(false);
     setSelected(null);
@@ -177,6 +186,7 @@ export function usePlanBoard(space: SpaceRow) {
     toggleChanging: () => setChanging((now) => !now),
     changes,
     makeChange,
+    boards,
     more,
     settings,
     toggleSettings: () => setSettings((now) => !now),

@@ -2,6 +2,7 @@ import { counted } from '@/kit/text/counted';
 import {
   formatLength,
   MOST_MORE,
+  type HalfShelfOffer,
   type HandChange,
   formatMass,
   formatSize,
@@ -226,3 +227,25 @@ export const moreWords = (count: number): string =>
         one: 'One more of it stands on this shelf.',
         other: `${count >= MOST_MORE ? 'At least ' : ''}# more of it stand on this shelf.`,
       });
+
+/** `A half-shelf over the top shelf, 62 × 30 cm, 21 cm up`. */
+export const boardTitle = (
+  { widthTenthMm, depthTenthMm, heightTenthMm }: HalfShelfOffer,
+  shelf: string,
+  unit: LengthUnit,
+): string =>
+  `A half-shelf on the ${shelf}, ${formatSize([widthTenthMm, depthTenthMm], unit)}, ${formatLength(heightTenthMm, unit)} up`;
+
+/** What finds room on it: `+1 level: fishing, 21 l in 2 × shoe box.` */
+export const boardDetail = (
+  { holds }: HalfShelfOffer,
+  groupOf: (id: string) => string,
+  containerOf: (id: string) => string,
+  unit: LengthUnit,
+): string =>
+  `+1 level: ${holds
+    .map(
+      ({ group, containerId, count, volumeMl }) =>
+        `${groupOf(group)}, ${formatVolume(volumeMl, unit)} in ${count} × ${containerOf(containerId)}`,
+    )
+    .join('; ')}. Mind what the shelf below carries.`;
