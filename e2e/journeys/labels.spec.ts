@@ -1,5 +1,5 @@
 import { execFileSync } from 'node:child_process';
-import { mkdtempSync, readFileSync } from 'node:fs';
+import { mkdtempSync, readFileSync, writeFileSync } from 'node:fs';
 import { tmpdir } from 'node:os';
 import { join } from 'node:path';
 import type { Download, Page } from '@playwright/test';
@@ -43,10 +43,10 @@ function rendered(pdf: string, area: Area | null, kind: 'png' | 'pgm'): string {
   return `${page}.${kind}`;
 }
 
-/** The codes that zbar reads there. */
-function scanned(pdf: string, area: Area | null = null): string[] {
+/** The codes that zbar reads in a picture. */
+function read(png: string): string[] {
   try {
-    const args = ['--raw', '-q', '-Sdisable', '-Sqrcode.enable', rendered(pdf, area, 'png')];
+    const args = ['--raw', '-q', '-Sdisable', '-Sqrcode.enable', png];
     return execFileSync('zbarimg', args, { encoding: 'utf8', stdio: ['ignore', 'pipe', 'ignore'] })
       .trim()
       .split('\n');
@@ -55,6 +55,7 @@ function scanned(pdf: string, area: Area | null = null): string[] {
     return [];
   }
 }
+const scanned = (pdf: string, area: Area | null = null): string[] => read(rendered(pdf, area, 'png'));
 
 /** The middle of all that is dark in a part of the page, mm from the part's corner. */
 function middleOfInk(pdf: string, area: Area): { x: number; y: number } {
@@ -72,9 +73,12 @@ function middleOfInk(pdf: string, area: Area): { x: number; y: number } {
   return { x: middle(columns), y: middle(rows) };
 }
 
-async function saved(page: Page, press: () => Promise<void>): Promise<string> {
+async function savedFile(page: Page, press: () => Promise<void>): Promise<string> {
   const [file]: [Download, void] = await Promise.all([page.waitForEvent('download'), press()]);
-  const path = await file.path();
+  return file.path();
+}
+async function saved(page: Page, press: () => Promise<void>): Promise<string> {
+  const path = await savedFile(page, press);
   expect(readFileSync(path).subarray(0, 5).toString()).toBe('%PDF-');
   return path;
 }
@@ -141,4 +145,60 @@ test('labels of a rack: 13 on a sheet, their codes read from the rendered page a
   const words = execFileSync('pdftotext', ['-layout', card, '-'], { encoding: 'utf8' });
   for (const said of ['Rack 1', 'Boat loft', 'BL1', 'Tea lights', 'Tent pegs', 'Glass holder'])
     expect(words).toContain(said);
+});
+
+test('labels of other forms: on lids, files and to clip on, the code alone, as SVG, and the dots of a label printer', async ({
+  page,
+  server,
+}) => {
+  test.setTimeout(90_000);
+  await openDemo(page, server);
+  await goTo(page, 'Nooks');
+  await page.getByRole('link', { name: 'Rack 1' }).click();
+  await page.getByRole('button', { name: 'Labels' }).click();
+  const address = new RegExp(`^${server.url.toUpperCase()}/N/BL1-[A-Z][0-9A-Z]+$`);
+  const print = page.getByRole('button', { name: 'Print 13 labels' });
+  for (const [form, onFirst] of [
+    ['Cards to clip on', 10],
+    ['Backs of files', 3],
+  ] as const) {
+    await page.getByRole('radio', { name: form }).click();
+    const codes = scanned(await saved(page, () => print.click()));
+    expect(codes).toHaveLength(onFirst);
+    for (const code of codes) expect(code).toMatch(address);
+  }
+  // A lid of 6 cm has room for a code, one of 4 cm has not, and says so.
+  await page.getByRole('radio', { name: 'Lids, round' }).click();
+  await expect(page.getByText('No room for a scan code on this label.')).toBeVisible();
+  await page.getByRole('radio', { name: /⌀ 60 mm/ }).click();
+  expect(scanned(await saved(page, () => print.click())).length).toBeGreaterThan(8);
+
+  // Without words the code is larger; as an SVG its letters are outlines, so that any program shows them.
+  await page.getByRole('radio', { name: 'Bins', exact: true }).click();
+  await page.getByRole('button', { name: 'Words' }).click();
+  const file = readFileSync(
+    await savedFile(page, () => page.getByRole('button', { name: 'This one as SVG' }).click()),
+    'utf8',
+  );
+  expect(file).toMatch(/^<svg [^>]*width="70mm" height="37mm"/);
+  expect(file).not.toContain('<text');
+  const shown = await page.context().newPage();
+  await shown.setContent(`<body style="margin:0;zoom:3">${file}</body>`);
+  const picture = join(mkdtempSync(join(tmpdir(), 'labels-')), 'svg.png');
+  await shown.screenshot({ path: picture });
+  await shown.close();
+  expect(read(picture)).toEqual([expect.stringMatching(address)]);
+  await page.getByRole('button', { name: 'Words' }).click();
+
+  await page.getByRole('button', { name: 'To the label printer (simulated)' }).click();
+  const printed = page.getByTestId('printed-labels');
+  await expect(printed.getByLabel('Printed label 13')).toBeVisible();
+  const uri = await printed.getByLabel('Printed label 1', { exact: true }).locator('img').getAttribute('src');
+  const dots = join(mkdtempSync(join(tmpdir(), 'labels-')), 'dots.png');
+  writeFileSync(dots, Buffer.from(uri!.split(',')[1]!, 'base64'));
+  expect(read(dots)).toEqual([expect.stringMatching(address)]);
+  await page.getByRole('button', { name: 'Done' }).click();
+
+  const card = await savedFile(page, () => page.getByRole('button', { name: 'As a picture' }).click());
+  expect(read(card)).toEqual([expect.stringMatching(/\/N\/BL1-[0-9A-Z]+$/)]);
 });

@@ -61,3 +61,35 @@ test('taking, counting, opening, moving and throwing out, each with undo', async
   await page.getByTestId('find').fill('beans');
   await expect(page.getByTestId('answer')).toContainText('3 tins in 2 places');
 });
+
+test('the sides of a thing are read from its line; where it would belong is said and taken with one tap @wide', async ({
+  page,
+  server,
+}) => {
+  await openDemo(page, server);
+  await goTo(page, 'Record');
+  const line = page.getByTestId('record-line');
+  await line.fill('2 spare paddles 150 x 20 x 8 cm #boat');
+  await expect(page.getByTestId('card-name')).toHaveText('spare paddles');
+  await expect(page.getByTestId('card-sides')).toHaveText('150 × 20 × 8 cm');
+  // Where nothing is typed any more it is looked up; the reason names what is there.
+  const belongs = page.getByTestId('belongs');
+  await expect(belongs).toContainText('Rack 2');
+  await expect(belongs).toContainText(/in (its|their) name|#boat/);
+  await belongs.getByRole('button', { name: 'Put it there' }).click();
+  await expect(page.getByText('into Boat loft › Rack 2')).toBeVisible();
+  await expect(belongs).toHaveCount(0);
+  await page.getByRole('button', { name: 'Save and go on' }).click();
+  await expect(page.getByText('Spare paddles, 2 pieces', { exact: true })).toBeVisible();
+
+  // The thing has its sides: the home is asked for room with them.
+  await goTo(page, 'Find');
+  await page.getByTestId('find').fill('spare paddles');
+  await page.getByTestId('answer').first().waitFor();
+  await goTo(page, 'Record');
+  await line.fill('spare paddles 160 x 20 x 8 cm');
+  await expect(page.getByText('instead of 150 × 20 × 8 cm')).toBeVisible();
+  await page.getByRole('button', { name: 'Is there room for it?' }).click();
+  await expect(page.getByLabel('Wide')).toHaveValue('160 cm');
+  await expect(page.getByRole('region', { name: 'Where it fits' })).toBeVisible();
+});

@@ -67,3 +67,36 @@ test('what is left as it is, is not proposed again; how a bin is used is said wh
   await paces.fill('60');
   await page.getByRole('button', { name: 'Done' }).click();
 });
+
+test('only one space, the three moves that help most; what a shelf is for, and what breaks it', async ({
+  page,
+  server,
+}) => {
+  await openDemo(page, server);
+  await goTo(page, 'Nooks');
+  await page.getByRole('link', { name: 'Stair press' }).click();
+  const purpose = page.getByTestId('purpose');
+  await expect(purpose).toContainText('For guests: guest.');
+  await expect(purpose).not.toContainText('Not what it is for');
+  await page.goto(`${server.url}/where`);
+  const all = page.getByText(/^\d+ moves, about [\d.]+ min once$/);
+  await expect(all).toBeVisible();
+  const count = Number((await all.textContent())!.split(' ')[0]);
+  await page.getByRole('radio', { name: 'Rack 2' }).click();
+  await expect(page.getByText(/^(\d+) moves?, about/)).not.toHaveText(new RegExp(`^${count} moves`));
+  await page.goto(`${server.url}/where?first=3`);
+  await expect(page.getByText(/^3 moves, about/)).toBeVisible();
+  await page.getByRole('button', { name: `Show all ${count}` }).click();
+  await expect(page.getByText(new RegExp(`^${count} moves, about`))).toBeVisible();
+
+  // What is put on the guests' shelf and is not theirs is pointed out.
+  await goTo(page, 'Find');
+  await page.getByTestId('find').fill('guest quilts');
+  await page.getByRole('button', { name: 'Record here' }).first().click();
+  await page.getByTestId('record-line').fill('1 cordless drill');
+  await page.getByTestId('record-line').press('Enter');
+  await allSaved(page);
+  await page.goto(`${server.url}/where`);
+  await expect(page.getByText('Not what its shelf is for')).toBeVisible();
+  await expect(page.getByRole('button', { name: /^Cordless drill/ })).toContainText('The shelf is for guests.');
+});

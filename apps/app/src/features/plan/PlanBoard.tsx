@@ -17,6 +17,7 @@ import { MakesRoom } from './MakesRoom';
 import { NeedsALook } from './NeedsALook';
 import { PlanCompare } from './PlanCompare';
 import { PlanReasons } from './PlanReasons';
+import { ReasonsBeside } from './ReasonsBeside';
 import { PlanSettings } from './PlanSettings';
 import {
   budgetWords,
@@ -57,6 +58,10 @@ const sameBins = (a: readonly PlannedBin[], b: readonly PlannedBin[]): boolean =
     );
   });
 
+/** Of a wide pane for the drawing where reasons stand beside it, and how high it may be, pixels. */
+const BESIDE = 0.55;
+const WIDE_HEIGHT = 560;
+
 /** Solve, look, drag, lock, solve again; keep up to three plans and compare them. */
 export function Planning({ space }: { space: SpaceRow }) {
   const router = useRouter();
@@ -87,6 +92,8 @@ export function Planning({ space }: { space: SpaceRow }) {
   const answer = board.shown ?? board.last;
   // What a hand has moved since is no longer what the search has judged.
   const isAsFound = answer !== null && (board.shown !== null || sameBins(answer.placed, plan?.placed ?? []));
+  // In a chest one thing lies over the other: nothing has a height of its own there.
+  const beside = gtMd && board.reasons.length > 0 && space.kind !== 'chest_freezer';
   const facts = answer ? factsOf(answer, board.groupCount) : null;
   const top = (
     <YStack gap={10} paddingVertical={8}>
@@ -256,17 +263,31 @@ export function Planning({ space }: { space: SpaceRow }) {
     </YStack>
   ) : null;
   const front = view ? (
-    <YStack testID="plan-front">
+    <XStack testID="plan-front">
       <OpenDoorView
         view={view.front}
-        width={width - 8}
-        maxHeight={gtMd ? 560 : 360}
+        width={beside ? Math.round(width * BESIDE) : width - 8}
+        maxHeight={gtMd ? WIDE_HEIGHT : 360}
         selectedId={selected}
         summaryOf={(nookId) => plannedSummary(state.get('shelf', nookId) ? 0 : 1)}
         measures={unit}
         onPressNook={board.press}
       />
-    </YStack>
+      {beside ? (
+        <ReasonsBeside
+          view={view.front}
+          width={width - Math.round(width * BESIDE)}
+          drawing={Math.round(width * BESIDE)}
+          maxHeight={WIDE_HEIGHT}
+          reasons={board.reasons}
+          placed={drawn?.placed ?? []}
+          nameOf={(id) => names.get(id) ?? id}
+          tagOf={view.tagOf}
+          selected={selected}
+          onSelect={board.press}
+        />
+      ) : null}
+    </XStack>
   ) : (
     <Text padding={16}>
       No plan yet. It takes the things that are recorded here, puts them into groups, and finds containers and places

@@ -249,3 +249,13 @@ export const boardDetail = (
         `${groupOf(group)}, ${formatVolume(volumeMl, unit)} in ${count} × ${containerOf(containerId)}`,
     )
     .join('; ')}. Mind what the shelf below carries.`;
+
+/** Why a group has its place, in one line: `once a month, within easy reach; 6 kg`. */
+export const briefReasonWords = ({ price, use, band }: PlanReason): string =>
+  [
+    `${usesWords(use).replace(/^taken /, '')}${band === null ? '' : `, ${AT_BAND[band]}`}`,
+    price.bins.length > price.fewest ? `${price.bins.length} bins` : '',
+    price.leftMl > 0 ? 'not all of it' : '',
+  ]
+    .filter(Boolean)
+    .join('; ');
