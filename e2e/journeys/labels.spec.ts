@@ -183,7 +183,7 @@ test('labels of other forms: on lids, files and to clip on, the code alone, as S
   expect(file).toMatch(/^<svg [^>]*width="70mm" height="37mm"/);
   expect(file).not.toContain('<text');
   const shown = await page.context().newPage();
-  await shown.setContent(`<body style="margin:0;zoom:3">${file}</body>`);
+  await shown.setContent(`<body style="margin:0;zoom:1.2">${file}</body>`);
   const picture = join(mkdtempSync(join(tmpdir(), 'labels-')), 'svg.png');
   await shown.screenshot({ path: picture });
   await shown.close();

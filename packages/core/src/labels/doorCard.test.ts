@@ -6,6 +6,7 @@ import { binFields, shelfFields, spaceFields } from '../household/sampleHome.tes
 import { CARDS, layDoorCard, type CardSize, type DoorCard } from './doorCard';
 import { type LabelMark } from './labelLayout';
 import { boxOf } from './marks.test-support';
+import { layMeasures } from './measuresSheet';
 
 const base = (id: string) => ({ id, seq: 1, retired: false });
 const space: SpaceRow = { ...base('rack'), ...spaceFields() };
@@ -96,4 +97,43 @@ test('when what is to be done stands below the list, or on a page of its own; no
           }
       }
     }
+});
+
+describe('the sheet of measures', () => {
+  const says = (tenthMm: number): string => `${Math.round(tenthMm / 100)} cm`;
+  const given = (lines: number, size: CardSize = 'A4') => ({
+    size,
+    title: 'Rack 1',
+    room: 'Boat loft',
+    plate: 'BL1',
+    front,
+    says,
+    lines: Array.from({ length: lines }, (_, at) => `line ${at}`),
+  });
+  it('says the width, the height and every clear height; lines go on to further pages, none twice', () => {
+    const pages = layMeasures(given(90));
+    const said = texts(pages[0]!);
+    expect(said).toEqual(expect.arrayContaining([says(front.outer.width), says(front.outer.height)]));
+    for (const { clear } of front.shelves) expect(said).toContain(says(clear.height));
+    expect(pages.length).toBeGreaterThan(1);
+    expect(pages.flatMap(texts).filter((text) => text.startsWith('line '))).toHaveLength(90);
+  });
+  it('on every size nothing sticks out, and a measure is as long as what it measures', () => {
+    for (const size of Object.keys(CARDS) as CardSize[]) {
+      const { width, height } = CARDS[size];
+      const [page] = layMeasures(given(5, size));
+      for (const mark of page!) {
+        const [left, top, right, bottom] = boxOf(mark);
+        expect(Math.min(left, top)).toBeGreaterThanOrEqual(3);
+        expect(right).toBeLessThanOrEqual(width - 3);
+        expect(bottom).toBeLessThanOrEqual(height - 3);
+      }
+      // The drawing's outline and the measure along it.
+      const bars = page!.flatMap((mark) => (mark.kind === 'bar' && mark.width < 0.3 ? [mark.height] : []));
+      const walls = page!.flatMap((mark) =>
+        mark.kind === 'bar' && mark.width > 1 && mark.width < 1.3 ? [mark.height] : [],
+      );
+      expect(Math.max(...bars)).toBeCloseTo(Math.max(...walls), 6);
+    }
+  });
 });

@@ -99,7 +99,7 @@ function notesOf(notes: readonly string[], { x, y, width }: Pick<Box, 'x' | 'y' 
   ];
 }
 
-function headOf({ title, room, plate }: DoorCard, width: number): LabelMark[] {
+export function headOf({ title, room, plate }: Pick<DoorCard, 'title' | 'room' | 'plate'>, width: number): LabelMark[] {
   const size = sizeOfCap(5);
   const plateSize = sizeOfCap(4);
   const plateWidth = textWidth(plate, 'mono', plateSize) + 3;
@@ -119,7 +119,7 @@ function headOf({ title, room, plate }: DoorCard, width: number): LabelMark[] {
 }
 
 /** The space to scale: walls, boards, bins with their tags. */
-function drawingOf(front: FrontView, into: Box): LabelMark[] {
+export function drawingOf(front: FrontView, into: Box): LabelMark[] {
   const whole = front.doorOuter ? front.doorOuter.x + front.doorOuter.width : front.outer.width;
   const scale = Math.min(into.width / whole, into.height / front.outer.height);
   const place = ({ x, y, width, height }: Box): Box => ({

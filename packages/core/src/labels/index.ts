@@ -21,5 +21,6 @@ export {
   type Paper,
   PAPERS,
 } from './sheets';
+export { layMeasures, type MeasuresSheet } from './measuresSheet';
 export { CARDS, type CardSize, type DoorCard, layDoorCard } from './doorCard';
 export { type ScheduleLine, scheduleOf } from './schedule';

@@ -1,6 +1,6 @@
 import { seededRandom } from '../base/seededRandom';
 import { capHeightFor, readableFrom } from './letterHeight';
-import { inTypeface, layLabel, textWidth, type LabelLayout, type LabelWish } from './labelLayout';
+import { inTypeface, layLabel, type LabelLayout, type LabelWish } from './labelLayout';
 import { boxOf } from './marks.test-support';
 import { codeAddress } from './labelled';
 import { LABEL_SHEETS, labelPlaces, labelsOnPage, PAPERS } from './sheets';

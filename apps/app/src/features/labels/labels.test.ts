@@ -1,9 +1,19 @@
 import { readFileSync } from 'node:fs';
 import { createRequire } from 'node:module';
 import fontkit from '@pdf-lib/fontkit';
-import { CAP_SHARE, capHeightFor, LABEL_SHEETS, layLabel, textWidth, type LabelFont } from '@ours/core';
+import {
+  CAP_SHARE,
+  capHeightFor,
+  CARDS,
+  LABEL_SHEETS,
+  layDoorCard,
+  layLabel,
+  textWidth,
+  type LabelFont,
+} from '@ours/core';
 import { PDFDocument } from 'pdf-lib';
-import { doorCardPdf, labelsPdf, testPagePdf, type LabelFonts } from './labelsPdf';
+import { labelsPdf, pagesPdf, testPagePdf, type LabelFonts } from './labelsPdf';
+import { labelSvg } from './labelSvg';
 import { scanCode } from './scanCode';
 import { changedWords, codeWords, distanceWords, pagesWords, readableWords, sheetWords, shiftWords } from './words';
 
@@ -77,9 +87,26 @@ describe('the PDF', () => {
       rows,
       address: 'HTTP://A/N/BL1',
     };
-    const pdf = await PDFDocument.load(await doorCardPdf(card, FONTS));
+    const pdf = await PDFDocument.load(await pagesPdf(layDoorCard(card), CARDS.A5, FONTS));
     expect(pdf.getPageCount()).toBe(1);
     expect(pdf.getPage(0).getSize().width).toBeCloseTo((210 * 72) / 25.4, 1);
+  });
+  it('a label as SVG is true to size, its letters outlines, also where they run upwards', async () => {
+    const marks = [
+      { kind: 'text' as const, x: 3, y: 10, size: 6, font: 'bold' as const, text: 'Tea' },
+      { kind: 'text' as const, x: 30, y: 30, size: 4, font: 'regular' as const, text: 'up', up: true as const },
+      { kind: 'box' as const, x: 1, y: 1, width: 20, height: 5 },
+      { kind: 'ring' as const, x: 35, y: 6, radius: 2.5 },
+      { kind: 'code' as const, x: 40, y: 3, side: 22, text: 'HTTP://A/N/BL1' },
+    ];
+    const svg = await labelSvg({ marks }, 70, 37, FONTS);
+    expect(svg).toMatch(/^<svg xmlns="http:\/\/www.w3.org\/2000\/svg" width="70mm" height="37mm" viewBox="0 0 70 37">/);
+    // Three letters and two, each an outline.
+    expect(svg.match(/<path transform="translate\([\d.]+ 0\)" d="M/g)).toHaveLength(5);
+    expect(svg).toContain('translate(30 30) rotate(-90) scale(');
+    expect(svg).toContain('<circle cx="35" cy="6" r="2.5"');
+    expect(svg).toContain('<rect x="1" y="1" width="20" height="5"');
+    expect(svg).not.toContain('<text');
   });
   it('a test page is one page', async () => {
     const pdf = await PDFDocument.load(await testPagePdf(sheet, { right: 0.5, down: 0 }, FONTS));

@@ -1,5 +1,5 @@
 import 'fake-indexeddb/auto';
-import { writeCode } from '@ours/core';
+import { CARDS, writeCode, type LabelMark } from '@ours/core';
 import { act, fireEvent, screen, waitFor } from '@testing-library/react';
 import { ID } from '@/data/store/sampleRows.test-support';
 import { openWith, queued } from '@/shared/planHome.test-support';
@@ -22,7 +22,7 @@ jest.mock('@/kit/files', () => ({ saveFile: (...given: unknown[]) => mockSaved(.
 jest.mock('./labelsPdf', () => ({
   labelsPdf: (...given: unknown[]) => mockPdf(...given),
   testPagePdf: (...given: unknown[]) => mockPdf(...given),
-  doorCardPdf: (...given: unknown[]) => mockPdf(...given),
+  pagesPdf: (...given: unknown[]) => mockPdf(...given),
   fetchLabelFonts: () => mockFonts(),
 }));
 
@@ -72,15 +72,12 @@ describe('labels of a space', () => {
     await press('A label for Paper lanterns', 'checkbox');
     await press('Door card, A5');
     await waitFor(() => expect(mockSaved).toHaveBeenCalledWith('door-card.pdf', 'application/pdf', expect.anything()));
-    const [card] = mockPdf.mock.lastCall!;
-    expect(card).toMatchObject({
-      size: 'A5',
-      title: 'Rack 1',
-      plate: 'BL1',
-      rows: [{ words: 'Paper lanterns' }],
-      address: expect.stringMatching(/\/N\/BL1-.$/),
-    });
-    expect(await queued()).toEqual([]);
+    const [pages, paper] = mockPdf.mock.lastCall! as unknown as [LabelMark[][], object];
+    expect(paper).toEqual(CARDS.A5);
+    const said = pages.flat().flatMap((mark) => (mark.kind === 'text' || mark.kind === 'code' ? [mark.text] : []));
+    expect(said).toEqual(
+      expect.arrayContaining(['Rack 1', 'BL1', 'Paper lanterns', expect.stringMatching(/\/N\/BL1-.$/)]),
+    );
   });
   it('a place that is ticked off gets none', async () => {
     await openWith(<LabelsScreen />);

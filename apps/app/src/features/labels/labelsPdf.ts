@@ -1,14 +1,4 @@
-import {
-  CARDS,
-  labelPlaces,
-  layDoorCard,
-  PAPERS,
-  type DoorCard,
-  type LabelFont,
-  type LabelLayout,
-  type LabelMark,
-  type LabelSheet,
-} from '@ours/core';
+import { labelPlaces, PAPERS, type LabelFont, type LabelLayout, type LabelMark, type LabelSheet } from '@ours/core';
 import type { Color, PDFFont, PDFPage, Rotation } from 'pdf-lib';
 import { scanCode } from './scanCode';
 
@@ -126,11 +116,14 @@ export async function labelsPdf(
   return pdf.save();
 }
 
-/** A card for the inside of a door, as its marks are laid out. */
-export async function doorCardPdf(card: DoorCard, fonts: LabelFonts): Promise<Uint8Array> {
+/** Pages of marks, such as a door card or a sheet of measures, true to size. */
+export async function pagesPdf(
+  pages: readonly (readonly LabelMark[])[],
+  { width, height }: { width: number; height: number },
+  fonts: LabelFonts,
+): Promise<Uint8Array> {
   const { pdf, embedded, ink } = await begin(fonts);
-  const { width, height } = CARDS[card.size];
-  for (const marks of layDoorCard(card)) {
+  for (const marks of pages) {
     const pen = new Pen(pdf.addPage([pt(width), pt(height)]), embedded, ink);
     for (const mark of marks) pen.mark(mark);
   }

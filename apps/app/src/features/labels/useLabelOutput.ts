@@ -24,7 +24,7 @@ import { shelfWords } from '@/shared/placeWords';
 import { useRunCommand } from '@/shared/useRunCommand';
 import { LABEL_PRINTER, printedBy } from '@/simulated/labelPrinter';
 import { dotsOf, pagesAsPng } from './labelCanvas';
-import { doorCardPdf, fetchLabelFonts, labelsPdf, testPagePdf, type LabelFonts } from './labelsPdf';
+import { fetchLabelFonts, labelsPdf, pagesPdf, testPagePdf, type LabelFonts } from './labelsPdf';
 import { labelSvg } from './labelSvg';
 import type { LabelWishes } from './labelWishes';
 import { scheduleWords } from './words';
@@ -129,10 +129,10 @@ export function useLabelOutput({
       notes: scheduleOf(state, spaceId).map((line) => scheduleWords(line, nameOf, today())),
     };
     await draw('The door card', async (fonts) => {
-      if (as === 'pdf') return saveFile('door-card.pdf', 'application/pdf', await doorCardPdf(card, fonts));
-      const { width, height } = CARDS[size];
-      const pages = await pagesAsPng(layDoorCard(card), width, height, fonts);
-      pages.forEach((page, at) =>
+      const pages = layDoorCard(card);
+      if (as === 'pdf') return saveFile('door-card.pdf', 'application/pdf', await pagesPdf(pages, CARDS[size], fonts));
+      const pictures = await pagesAsPng(pages, CARDS[size].width, CARDS[size].height, fonts);
+      pictures.forEach((page, at) =>
         saveFile(pages.length === 1 ? 'door-card.png' : `door-card-${at + 1}.png`, 'image/png', page),
       );
     });

@@ -25,8 +25,11 @@ import { useToast } from '@/kit/feedback/Toasts';
 import { Stepper } from '@/kit/form/Stepper';
 import { Small } from '@/kit/text/Text';
 import { planSteps } from '@/shared/planSteps';
+import { useFront } from '@/features/drawing';
 import { CutLists } from '@/features/cutting';
 import { buyingListRows, buyingListText, moveWords, textAsPdf } from './buyingListText';
+import { MeasuresButton } from './MeasuresButton';
+import { viewPlan } from './planView';
 import { boughtWords, totalWords } from './words';
 import { sizeWords } from '@/features/fit/words';
 
@@ -54,12 +57,20 @@ export function BuyingListScreen() {
 
 function NoPlan({ space }: { space: SpaceRow }) {
   const router = useRouter();
+  const front = useFront(space.id);
   return (
-    <EmptyState
-      text="No plan yet, so nothing is to be bought. What is to be cut for this space is below."
-      action="Make a plan"
-      onPress={() => router.replace(`/space/${space.id}/mix`)}
-    />
+    <YStack>
+      <EmptyState
+        text="No plan yet, so nothing is to be bought. What is to be cut for this space is below."
+        action="Make a plan"
+        onPress={() => router.replace(`/space/${space.id}/mix`)}
+      />
+      {front ? (
+        <XStack paddingHorizontal={16}>
+          <MeasuresButton space={space} front={front.view} list={null} />
+        </XStack>
+      ) : null}
+    </YStack>
   );
 }
 
@@ -146,6 +157,7 @@ function PlanList({ space, plan }: { space: SpaceRow; plan: PlanRow }) {
         <Button label="Share as text" onPress={() => void share()} />
         <Button label="Table (CSV)" onPress={() => void csv()} />
         <Button label="PDF" onPress={() => void pdf()} />
+        <MeasuresButton space={space} front={viewPlan(state, space, plan).front} list={list} />
       </XStack>
       <YStack paddingHorizontal={16} paddingBottom={16} gap={6}>
         <Button kind="primary" label="Set up as planned" onPress={() => void setUp()} />

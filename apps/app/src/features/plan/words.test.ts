@@ -1,5 +1,19 @@
 import type { BuyingList } from '@ours/core';
-import { budgetWords, keptPlanWords, plannedWords, planHeadline, totalWords } from './words';
+import {
+  boardDetail,
+  boardTitle,
+  budgetWords,
+  changeDetail,
+  changeWords,
+  keptPlanWords,
+  looseTitle,
+  looseWords,
+  moreMinutesWords,
+  moreWords,
+  planHeadline,
+  plannedWords,
+  totalWords,
+} from './words';
 
 const list = (totalMinor: number, overBudgetMinor = 0) => ({ totalMinor, overBudgetMinor }) as BuyingList;
 const facts = {
@@ -36,4 +50,76 @@ it('a container on its place', () => {
   expect(plannedWords('pole box', { buy: true, degrees: 12.7 })).toBe('pole box, to buy, turned 12.7°');
   expect(plannedWords('pole box', { buy: false, degrees: 90 })).toBe('pole box');
   expect(keptPlanWords(1, 3)).toBe('1 container for 3 groups.');
+});
+
+describe('what goes into no container', () => {
+  const paddle = {
+    itemId: 'paddle',
+    count: 4,
+    how: 'beside' as const,
+    shelfId: null,
+    widthTenthMm: 2000,
+    depthTenthMm: 800,
+    heightTenthMm: 16_000,
+    cxTenthMm: 0,
+    cyTenthMm: 0,
+    degrees: 0,
+    short: { shelfId: 'top', overTenthMm: 1700 },
+    guessed: false,
+    ownBox: false,
+  };
+  const at = { space: 'Rack 2', shelf: 'top shelf' };
+  it('is named with its sides, the longest first', () => {
+    expect(looseTitle('Paddle', 4, paddle, 'metric')).toBe('Paddle, 4 of 160 × 20 × 8 cm');
+    expect(looseTitle('Paddle', 1, paddle, 'inch')).toBe('Paddle, 63" × 7 7/8" × 3 1/8"');
+  });
+  it('says where it goes instead, what is missing, and what is a guess', () => {
+    expect(looseWords(paddle, 4, at, 'metric')).toBe(
+      '17 cm too large for the top shelf, the nearest to fit. Leans beside Rack 2, if a floor of 20 × 32 cm is free there: keep it from falling.',
+    );
+    expect(looseWords({ ...paddle, how: 'nowhere', guessed: true }, 4, at, 'metric')).toBe(
+      '17 cm too large for the top shelf, the nearest to fit. No place here was found. Its sides are a guess: measure it.',
+    );
+    expect(looseWords({ ...paddle, how: 'nowhere', short: null }, 4, at, 'metric')).toContain('The shelves are full');
+    expect(looseWords({ ...paddle, how: 'stands', short: null, ownBox: true }, 1, at, 'metric')).toBe(
+      'Kept in the box it came in. Stands by itself: top shelf.',
+    );
+    expect(looseWords({ ...paddle, how: 'leans', short: null }, 1, at, 'metric')).toContain('keep it from sliding');
+    expect(looseWords({ ...paddle, how: 'hangs', short: null }, 1, at, 'metric')).toBe('Hangs from the top shelf.');
+  });
+});
+
+test('what a hand could do, and what it would cost', () => {
+  expect(changeWords({ kind: 'swap', count: 1, instead: 1 }, 'shoe box')).toBe('shoe box instead');
+  expect(changeWords({ kind: 'split', count: 2, instead: 1 }, 'shoe box')).toBe('2 × shoe box instead');
+  expect(changeWords({ kind: 'join', count: 1, instead: 3 }, 'crate')).toBe('One crate for all 3');
+  expect(changeDetail({ sameShelf: true, buy: 0 })).toBe('on the same shelf');
+  expect(changeDetail({ sameShelf: false, buy: 2 })).toBe('on another shelf, 2 to buy');
+  expect([-0.44, 0.04, -0.04, 1.26].map(moreMinutesWords)).toEqual([
+    '−0.4 min a month',
+    'as much as now',
+    'as much as now',
+    '+1.3 min a month',
+  ]);
+  expect([0, 1, 4, 20].map(moreWords)).toEqual([
+    'No further one of it stands on this shelf as it is.',
+    'One more of it stands on this shelf.',
+    '4 more of it stand on this shelf.',
+    'At least 20 more of it stand on this shelf.',
+  ]);
+});
+
+test('a half-shelf: its measures and what it gains', () => {
+  const offer = {
+    shelfId: 'c',
+    widthTenthMm: 6000,
+    depthTenthMm: 3000,
+    heightTenthMm: 1250,
+    holds: [{ group: 'cups', containerId: 'box', count: 2, volumeMl: 20_000 }],
+  };
+  expect(boardTitle(offer, 'third shelf', 'metric')).toBe('A half-shelf on the third shelf, 60 × 30 cm, 12.5 cm up');
+  const name = (id: string): string => ({ cups: 'twelve cups', box: 'shoe box' })[id] ?? '';
+  expect(boardDetail(offer, name, name, 'metric')).toBe(
+    '+1 level: twelve cups, 20 l in 2 × shoe box. Mind what the shelf below carries.',
+  );
 });

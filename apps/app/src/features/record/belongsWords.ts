@@ -24,11 +24,9 @@ function reasonOf(why: Belonging['why']): string {
           one: `# of ${of} things there has “${word}” in its name.`,
           other: `# of ${of} things there have “${word}” in their name.`,
         });
+      // The sign of a tag is no place for a number.
       const what = by === 'tag' ? `#${word}` : word;
-      return counted(count, {
-        one: `# of ${of} things there is ${what}.`,
-        other: `# of ${of} things there are ${what}.`,
-      });
+      return `${counted(count, { one: `# of ${of} things there is`, other: `# of ${of} things there are` })} ${what}.`;
     }
   }
 }

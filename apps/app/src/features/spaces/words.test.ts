@@ -1,5 +1,5 @@
 import { shelfKindsOf, type NookSummary, type SpaceKind } from '@ours/core';
-import { addedSpaceWords, heldWords, shelfFieldWords, spaceSizeWords } from './words';
+import { addedSpaceWords, againstWords, heldWords, purposeWords, shelfFieldWords, spaceSizeWords } from './words';
 
 describe('what is said about a space', () => {
   const summary: NookSummary = { lots: 0, itemNames: [], late: 0, soon: 0, low: 0, pleaseCount: 0 };
@@ -33,4 +33,11 @@ describe('what is said about a space', () => {
   ])('%s of %i with %j', (kind, count, bins, words) =>
     expect(addedSpaceWords('New', { kind, count, bins })).toBe(words),
   );
+});
+
+test('what a shelf is for, and what breaks it', () => {
+  expect(purposeWords({ words: 'guests', takes: ['towel', 'guest'] })).toBe('For guests: towel, guest.');
+  expect(purposeWords({ words: 'guests', takes: [] })).toBe('For guests.');
+  expect(againstWords(['Drill', 'Drill', 'Saw'])).toBe('Not what it is for: Drill, Saw.');
+  expect(againstWords(['a', 'b', 'c', 'd', 'e', 'f'])).toBe('Not what it is for: a, b, c, d and 2 more.');
 });

@@ -1,0 +1,1 @@
+export { fetchLabelFonts, pagesPdf } from './labelsPdf';
