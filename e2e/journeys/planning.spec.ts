@@ -322,8 +322,11 @@ test('measuring made short: a closet with six shelves takes four answers, then i
   let answers = 0;
   const answer = async (text: string): Promise<void> => {
     answers += 1;
+    const before = await question.textContent();
     await question.getByRole('textbox').fill(text);
     await question.getByRole('textbox').press('Enter');
+    // As one reads the next question before one measures.
+    await expect(question).not.toHaveText(before ?? '');
   };
   await expect(open).toHaveText('4 more and it can be planned');
   await expect(question).toContainText('From the outside of the left wall');

@@ -29,7 +29,7 @@ export interface Belonging {
 }
 
 /** How telling it is that two things share something; times how rare it is in the home. Own choices. */
-const TELLS = { tag: 1, category: 0.8, lastWord: 1.2, word: 0.5, called: 0.8, calledByTheWay: 0.2, shelf: 2 } as const;
+const TELLS = { tag: 1, category: 0.8, lastWord: 1.2, word: 0.5, called: 1, calledByTheWay: 0.2, shelf: 2 } as const;
 /** What is kept together by its kind. */
 const KINDS: Readonly<Record<Purpose, number>> = { medicine: 1, cleaning: 0.8, textile: 0.4, food: 0.15, other: 0 };
 /** However many are alike: a place is not more like a thing for being full. */
@@ -186,7 +186,7 @@ export class Belongings {
         });
       }
     }
-    const rarest = Math.log(1 + this.things);
+    const rarest = Math.log(2 + this.things);
     this.places.forEach(({ called, nookId }, at) => {
       const word = words.find((one) => called.has(one)) ?? item.tags.find((one) => called.has(singularWord(one)));
       if (word !== undefined)

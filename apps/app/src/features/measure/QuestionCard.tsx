@@ -8,7 +8,7 @@ import {
   type MeasureAnswer,
   type MeasureQuestion,
 } from '@ours/core';
-import { useState } from 'react';
+import { useRef, useState } from 'react';
 import { XStack, YStack } from 'tamagui';
 import { Card } from '@/kit/layout/Card';
 import { Button } from '@/kit/press/Button';
@@ -48,8 +48,14 @@ export function QuestionCard({ question, where, progress, unit, isGuess, onSave,
   const [second, setSecond] = useState<number | null>(null);
   const { ask } = questionWords(question);
   const write = (value: number): string => writeFieldText(field, value, unit);
+  // What is typed while an answer is being kept is meant for the next question, and must not become this one's.
+  const keeping = useRef(false);
   const keep = async (value: MeasureAnswer): Promise<void> => {
-    if (await onSave(value)) onNext();
+    if (keeping.current) return;
+    keeping.current = true;
+    const kept = await onSave(value);
+    keeping.current = false;
+    if (kept) onNext();
   };
   const next = (): void => {
     if (reading.kind === 'empty') return onNext();

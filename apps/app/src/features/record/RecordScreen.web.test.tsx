@@ -31,6 +31,42 @@ async function stored() {
   return queue.map(({ command }) => [command.intent, command.ops.map((op) => op.op).join(' ')]);
 }
 
+/** Another bin on the shelf, for which only its name speaks. */
+const glassBin = (): ReturnType<typeof sampleRows>[number] => {
+  const bin = sampleRows().find(({ entity }) => entity === 'bin')!;
+  return {
+    entity: 'bin',
+    row: {
+      ...bin.row,
+      id: '019ab2f0-0000-7000-8000-0000000000aa',
+      name: 'garden gloves',
+      code: writeCode('BL1', 'B7'),
+    },
+  } as never;
+};
+
+describe('where it would belong', () => {
+  it('is said once nothing is typed any more, and one tap records it there', async () => {
+    await openWith(<RecordScreen />, [...sampleRows(), glassBin()]);
+    const field = await screen.findByTestId('record-line');
+    write(field, '2 leather gloves');
+    const hint = await screen.findByTestId('belongs');
+    expect(hint.textContent).toContain('garden gloves');
+    expect(hint.textContent).toContain('The bin is called “glove”, too.');
+    await click('Put it there');
+    expect(screen.queryByTestId('belongs')).toBeNull();
+    expect(screen.getByLabelText(`code ${writeCode('BL1', 'B7')}`)).toBeTruthy();
+  });
+  it('sides of a line are on the card, with what they were before; left out they are not kept', async () => {
+    const field = await openRecord();
+    write(field, '1 sun lamp 30 x 20 x 10 cm');
+    expect((await screen.findByTestId('card-sides')).textContent).toBe('30 × 20 × 10 cm');
+    expect(screen.getByText('of one, as it stands')).toBeTruthy();
+    await click('leave out');
+    expect(screen.queryByTestId('card-sides')).toBeNull();
+  });
+});
+
 describe('recording a line', () => {
   it('a scanned label changes the place and records nothing', async () => {
     const field = await openRecord();

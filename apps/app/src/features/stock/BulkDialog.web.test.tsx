@@ -84,4 +84,33 @@ describe('room and weight of a thing', () => {
     await waitFor(async () => expect((await queued()).length).toBe(1));
     expect((await queued())[0]!.ops[0]).toMatchObject({ fields: { traits: { groups: { person: 'Alma' } } } });
   });
+  it('three sides and how it is kept; one side alone asks for the others', async () => {
+    const closed = await open();
+    write('Wide', '160');
+    expect(screen.getByRole('alert').textContent).toMatch(/^Deep: /);
+    write('Deep', '20');
+    write('High', '8');
+    await press('Fragile');
+    await press('Only upright');
+    await press('Soft, gives way');
+    await press('Fragile');
+    await press('Save');
+    await waitFor(() => expect(closed).toHaveBeenCalled());
+    expect((await queued())[0]!.ops[0]).toMatchObject({
+      fields: {
+        traits: {
+          shape: { widthTenthMm: 16_000, depthTenthMm: 2000, heightTenthMm: 800, rigid: false, kept: ['upright'] },
+        },
+      },
+    });
+  });
+  it('what its kind usually measures is offered as a guess, and taken over with one tap', async () => {
+    const closed = await open({ ...item, name: 'Paddle' });
+    expect(screen.getByText('Not measured; taken as 160 × 20 × 8 cm, a guess from its name.')).toBeTruthy();
+    await press('That is right');
+    expect(screen.getByLabelText('Wide')).toHaveProperty('value', '160 cm');
+    await press('Save');
+    await waitFor(() => expect(closed).toHaveBeenCalled());
+    expect((await queued())[0]!.ops[0]).toMatchObject({ fields: { traits: { shape: { heightTenthMm: 800 } } } });
+  });
 });
