@@ -3,10 +3,13 @@ import {
   groupUses,
   HouseholdState,
   lotsWithin,
+  placeBulky,
   plainRoom,
   planProblem,
   searchPlan,
   seededRandom,
+  splitBulky,
+  withLoose,
   type PlanProblem,
 } from '@ours/core';
 import { buildDemoHome } from '@ours/demo';
@@ -116,7 +119,8 @@ export function benchPlans(): void {
   const spaces = ['Rack 1', 'Rack 2', 'Stair press', 'Pantry alcove', 'Porch freezer'].flatMap((name) => {
     const found = state.all('space').find((one) => one.name === name);
     if (!found) return [];
-    const things = groupThings(state, lotsWithin(state, found.id), found.build?.school ?? 'order', TODAY);
+    const all = groupThings(state, lotsWithin(state, found.id), found.build?.school ?? 'order', TODAY);
+    const { groups: things, bulky } = splitBulky(state, found, all, null);
     const built = planProblem(state, found.id, {
       containerIds: [],
       groups: things.map(({ id, volumeMl, grams, binIds }) => ({ id, name: id, volumeMl, grams, binIds })),
@@ -127,7 +131,9 @@ export function benchPlans(): void {
       moveShelves: true,
       seed: 1,
     });
-    return built ? [measured(name, built.problem)] : [];
+    if (!built) return [];
+    const loose = placeBulky(state, found, built.problem, bulky);
+    return [measured(name, withLoose(built.problem, loose))];
   });
   const random = [10, 60, 150, 500].map((bins) => measured(`${bins} bins`, space(bins, bins)));
   table('Plans of groups, minutes a month (+ what finds no room)', [

@@ -156,6 +156,7 @@ export function drawingOf(front: FrontView, into: Box): LabelMark[] {
 
 /** As large as the bin lets it be; a bin too small for it stays without. */
 function tagOf(tag: string, { x, y, width, height }: Box): LabelMark[] {
+  if (tag === '') return [];
   const full = sizeOfCap(TAG_CAP);
   const size = Math.min(
     full,

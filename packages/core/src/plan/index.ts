@@ -5,7 +5,7 @@ export { groundOf, standingOf } from './filling';
 export { coldRoom, loadState, spaceLoad } from './load';
 export { groupUses } from './groupUse';
 export { type HalfShelfOffer, halfShelfOffers } from './halfShelves';
-export { type BulkyThing, looseBox, placeBulky, splitBulky, withLoose } from './looseThings';
+export { type BulkyThing, looseBox, opsForLoose, placeBulky, splitBulky, withLoose } from './looseThings';
 export { groupOfPlan, inNewGroups, isBinOf, planGroupId } from './planGroups';
 export { binsOfContainer, freeCount, planContainer, planProblem } from './planProblem';
 export { type PlanReason, priceOfPlan, type StandingPlan } from './planReasons';

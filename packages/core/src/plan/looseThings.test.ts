@@ -2,9 +2,18 @@ import { HouseholdState } from '../household/HouseholdState';
 import type { ContainerFields, ShelfFields, SpaceFields } from '../household/registry';
 import { lot as lotEntity } from '../stock/lot.entity';
 import type { ThingShape } from '../stock/item.entity';
-import { itemFields, lotFields, shelfFields, spaceFields } from '../household/sampleHome.test-support';
+import { applyCommand } from '../household/applyCommand';
+import {
+  AS_ADULT,
+  binFields,
+  idMaker,
+  itemFields,
+  lotFields,
+  shelfFields,
+  spaceFields,
+} from '../household/sampleHome.test-support';
 import { groupThings, lotsWithin } from '../sort/grouping';
-import { placeBulky, splitBulky, withLoose } from './looseThings';
+import { opsForLoose, placeBulky, splitBulky, withLoose } from './looseThings';
 import { planProblem } from './planProblem';
 import { searchPlan } from './planSpace';
 
@@ -71,6 +80,10 @@ function rack(
     state.put({ entity: 'shelf', row: { ...base(id), ...shelfFields({ code: `BL1-${sort}X`, sort, ...fields }) } }),
   );
   state.put({ entity: 'container', row: { ...base('crate'), ...crate } });
+  state.put({
+    entity: 'bin',
+    row: { ...base('bin'), ...binFields({ shelfId: 'upper', name: 'all sorts', code: 'BL1-Z9' }) },
+  });
   for (const [name, { shape: own, count = 1 }] of Object.entries(things)) {
     state.put({
       entity: 'item',
@@ -86,7 +99,7 @@ function rack(
       entity: 'lot',
       row: {
         ...base(`lot ${name}`),
-        ...lotFields({ itemId: name, nookId: 'upper' }),
+        ...lotFields({ itemId: name, nookId: 'bin' }),
         ...lotEntity.derived!.start,
         quantityThousandths: count * 1000,
       },
@@ -105,7 +118,7 @@ function rack(
     seed: 1,
   };
   const { problem } = planProblem(state, 'rack', wishes)!;
-  return { ...split, problem, loose: placeBulky(state, space, problem, split.bulky) };
+  return { ...split, state, problem, loose: placeBulky(state, space, problem, split.bulky) };
 }
 
 test('paddles of 160 cm: too long by 17 for the shelves between the posts, they lean beside the rack', () => {
@@ -145,6 +158,24 @@ test('the plan leaves their room free', () => {
   expect(on(held)).toBe(0);
   expect(held.placed.length).toBeGreaterThan(0);
   expect(free.placed.length).toBeGreaterThanOrEqual(held.placed.length);
+});
+
+test('set up, they are recorded where they stand; what leans beside the space stays where it was recorded', () => {
+  const { state, loose } = rack({ Paddle: { shape: shape([160, 20, 8]) }, Case: { shape: shape([130, 45, 35]) } });
+  const plan = { spaceId: 'rack', loose };
+  const context = { now: '2026-11-27T10:00:00.000Z', today: '2026-11-27', newId: idMaker() };
+  const ops = opsForLoose(state, plan, context);
+  const on = loose.find(({ itemId }) => itemId === 'Case')!.shelfId!;
+  expect(on).not.toBeNull();
+  const command = { id: context.newId(), intent: 'test', occurredAt: context.now, ops };
+  const applied = applyCommand(state, command, AS_ADULT);
+  if (!applied.ok) throw new Error(JSON.stringify(applied));
+  for (const row of applied.changed) state.put(row);
+  const there = (itemId: string): string[] =>
+    state.lotsOf(itemId).flatMap(({ nookId, quantityThousandths }) => (quantityThousandths > 0 ? [nookId] : []));
+  expect(there('Case')).toEqual([on]);
+  expect(there('Paddle')).toEqual(['bin']);
+  expect(opsForLoose(state, { spaceId: 'rack', loose: null }, context)).toEqual([]);
 });
 
 test('a rail takes what is long and light; a guess is named one; what is kept in its own box is in no crate', () => {

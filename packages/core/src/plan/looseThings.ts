@@ -3,8 +3,9 @@ import { boundingBox, MOST_LOOSE } from '../base';
 import { insideOf } from '../containers';
 import { EmptyShelf, goesInto, modelSpace, ShelfFloor, sidesUp, type Compartment, type StandingBody } from '../fit';
 import { footOf } from '../handling';
-import type { HouseholdState, ItemRow, LooseThing, LotRow, SpaceRow } from '../household';
-import { bulkOfLot, shapeOf, type KnownShape } from '../stock';
+import type { HouseholdState, ItemRow, LooseThing, LotRow, Op, PlanRow, SpaceRow } from '../household';
+import { lotsWithin } from '../sort';
+import { bulkOfLot, opsForMoving, shapeOf, type KnownShape, type OpContext } from '../stock';
 import { standingOf } from './filling';
 import { freeCount, isForHands, planContainer } from './planProblem';
 import type { PlanProblem, PlanShelf } from './planTypes';
@@ -254,6 +255,21 @@ export function withLoose<T extends Pick<PlanProblem, 'shelves'>>(problem: T, lo
       };
     }),
   };
+}
+
+/**
+ * Records loose things where the plan has them: out of their bins, onto the shelf or rail. Of several shelves the first has them all;
+ * what leans beside the space, or has no place, stays recorded where it is.
+ */
+export function opsForLoose(state: HouseholdState, plan: Pick<PlanRow, 'spaceId' | 'loose'>, context: OpContext): Op[] {
+  const placed = new Map<string, string>();
+  for (const { itemId, shelfId } of plan.loose ?? [])
+    if (shelfId !== null && !placed.has(itemId) && state.get('shelf', shelfId)) placed.set(itemId, shelfId);
+  return lotsWithin(state, plan.spaceId).flatMap((lot) => {
+    const shelfId = placed.get(lot.itemId);
+    if (shelfId === undefined) return [];
+    return opsForMoving(lot, lot.quantityThousandths, shelfId, state.lotsIn(shelfId), context);
+  });
 }
 
 /** The straight rectangle around a loose thing's foot. */

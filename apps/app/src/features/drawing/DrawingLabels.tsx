@@ -131,16 +131,18 @@ export function BinLabel({
   const ink = mood === 'quiet' ? palette.second : mood === 'here' ? palette.onHere : palette.ink;
   return (
     <G>
-      <TagPlate
-        tag={tag}
-        middle={middle}
-        top={top}
-        width={tagWidth}
-        size={size}
-        fill={mood === 'here' ? LIGHT.sheet : palette.sheet}
-        stroke={mood === 'quiet' ? palette.quiet : ink}
-        ink={ink}
-      />
+      {tag === '' ? null : (
+        <TagPlate
+          tag={tag}
+          middle={middle}
+          top={top}
+          width={tagWidth}
+          size={size}
+          fill={mood === 'here' ? LIGHT.sheet : palette.sheet}
+          stroke={mood === 'quiet' ? palette.quiet : ink}
+          ink={ink}
+        />
+      )}
       {lines.map((line, at) => (
         <NameLine
           key={at}

@@ -2,6 +2,7 @@ import {
   formatMoney,
   buyingListOf,
   opsForBuying,
+  opsForLoose,
   opsForSettingUp,
   type ContainerRow,
   type PlanRow,
@@ -24,11 +25,13 @@ import { StepNav } from '@/kit/layout/StepNav';
 import { useToast } from '@/kit/feedback/Toasts';
 import { Stepper } from '@/kit/form/Stepper';
 import { Small } from '@/kit/text/Text';
+import { opContext } from '@/shared/opContext';
 import { planSteps } from '@/shared/planSteps';
 import { useFront } from '@/features/drawing';
 import { CutLists } from '@/features/cutting';
 import { buyingListRows, buyingListText, moveWords, textAsPdf } from './buyingListText';
 import { MeasuresButton } from './MeasuresButton';
+import { NeedsALook } from './NeedsALook';
 import { viewPlan } from './planView';
 import { boughtWords, totalWords } from './words';
 import { sizeWords } from '@/features/fit/words';
@@ -101,7 +104,7 @@ function PlanList({ space, plan }: { space: SpaceRow; plan: PlanRow }) {
   const setUp = async (): Promise<void> => {
     const refusal = await runCommand(
       'space_set_up',
-      opsForSettingUp(state, plan, () => uuidv7()),
+      [...opsForSettingUp(state, plan, () => uuidv7()), ...opsForLoose(state, plan, opContext())],
       `Set up as planned: ${space.name}.`,
     );
     if (refusal === null) router.replace(`/space/${space.id}`);
@@ -153,6 +156,7 @@ function PlanList({ space, plan }: { space: SpaceRow; plan: PlanRow }) {
       {list.moves.map((move) => (
         <ListRow key={move.shelfId} title={moveWords(move, unit)} />
       ))}
+      <NeedsALook space={space} loose={plan.loose ?? []} />
       <XStack padding={16} gap={8} flexWrap="wrap">
         <Button label="Share as text" onPress={() => void share()} />
         <Button label="Table (CSV)" onPress={() => void csv()} />

@@ -107,7 +107,7 @@ function looseRow(state: HouseholdState, thing: LooseThing, bay: number, at: num
       name: state.get('item', thing.itemId)?.name ?? '',
       look: 'kept_free',
       hasLid: false,
-      code: 'P-00',
+      code: 'P-0',
       sort: 1000 + at,
       leftTenthMm: Math.max(0, Math.round(box.x - bay)),
       widthTenthMm: Math.round(box.width),
