@@ -45,9 +45,7 @@ test('rigid boxes in boxes agree with turning them about by brute force', () => 
     const room = box(side(), side(), side());
     const found = goesInto(thing(sides), room);
     // Between two angles of the grid a box a little larger or smaller may pass: those are left out.
-    const [less, more] = [0.997, 1.003].map((by) =>
-      byTurning([sides[0] * by, sides[1] * by, sides[2] * by], room),
-    );
+    const [less, more] = [0.997, 1.003].map((by) => byTurning([sides[0] * by, sides[1] * by, sides[2] * by], room));
     if (less !== more) {
       near += 1;
       continue;

@@ -16,9 +16,12 @@ test.each([
   expect(Math.max(shape!.widthTenthMm, shape!.depthTenthMm, shape!.heightTenthMm)).toBe(longest);
 });
 
-test.each(['Paddle bag', 'Snow shovel, child', 'Toy paddle', 'Rice', 'Ski wax', ''])('of %s nothing is known', (name) => {
-  expect(usualShape(name)).toBeNull();
-});
+test.each(['Paddle bag', 'Snow shovel, child', 'Toy paddle', 'Rice', 'Ski wax', ''])(
+  'of %s nothing is known',
+  (name) => {
+    expect(usualShape(name)).toBeNull();
+  },
+);
 
 test('what was written down comes before what is usual; a volume that is known makes sides needless', () => {
   const shape = { widthTenthMm: 9000, depthTenthMm: 2000, heightTenthMm: 500, rigid: true, kept: [] };

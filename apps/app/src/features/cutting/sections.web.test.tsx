@@ -1,7 +1,6 @@
 import 'fake-indexeddb/auto';
 import type { ItemRow, SpaceRow, ThingShape } from '@ours/core';
 import { act, fireEvent, screen } from '@testing-library/react';
-import { ID } from '@/data/store/sampleRows.test-support';
 import { measuredRows } from '@/shared/measuredRows.test-support';
 import { openWith } from '@/shared/planHome.test-support';
 import { CutLists } from './CutLists';
