@@ -134,6 +134,16 @@ test('a thing the home has goes where most of it is; what is used from a front g
   });
 });
 
+test('read in steps it answers as read at once', () => {
+  const state = home({ hats: HATS, ropes: ROPES, tins: TINS, 'candle box': many(6) });
+  const inSteps = new Belongings(state);
+  let steps = 1;
+  while (inSteps.readSome(2)) steps += 1;
+  expect(steps).toBeGreaterThan(2);
+  for (const name of ['Wool mittens', 'Tinned tomatoes', 'Candle', 'Zither'])
+    expect(inSteps.of(thing(name), null)).toEqual(new Belongings(state).of(thing(name), null));
+});
+
 test('frozen things go into a freezer, others do not', () => {
   const state = home(
     {

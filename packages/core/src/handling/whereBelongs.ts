@@ -57,15 +57,28 @@ interface Place {
   medicines: number;
 }
 
+/** What a thing shares with others, kept for as long as its row is the same: the costly part of reading a home. */
+const keysKnown = new WeakMap<ItemRow, { keys: string[]; purpose: Purpose; chemical: boolean }>();
+function known(item: ItemRow): { keys: string[]; purpose: Purpose; chemical: boolean } {
+  const before = keysKnown.get(item);
+  if (before) return before;
+  const purpose = purposeOf(item);
+  const found = { keys: keysOf(item, purpose), purpose, chemical: isChemical(item) };
+  keysKnown.set(item, found);
+  return found;
+}
+
 /**
- * The places of a home with what is in them, ready to be asked. Built once for each state of the home; a place is a bin, or a shelf
- * with things on it.
+ * The places of a home with what is in them, ready to be asked. Built anew for each state of the home; a place is a bin, or a shelf
+ * with things on it. A large home is read in steps (`readSome`).
  */
 export class Belongings {
   private readonly places: Place[] = [];
   /** By what is shared, how many things of each place share it. */
   private readonly by = new Map<string, Map<number, number>>();
   private things = 0;
+  /** Of the places, how many were read. */
+  private read = 0;
   private readonly childAtHome: boolean;
 
   constructor(private readonly state: HouseholdState) {
@@ -85,34 +98,47 @@ export class Belongings {
   }
 
   private add(nookId: string, name: string): void {
-    const at = this.places.length;
-    const place: Place = {
+    this.places.push({
       nookId,
       called: new Set(nameWords(name).words),
       things: 0,
       food: false,
       chemical: false,
       medicines: 0,
-    };
-    this.places.push(place);
+    });
+  }
+
+  /**
+   * Reads places until so many lots were looked at.
+   * @returns whether there are more to read; `of` reads the rest itself
+   */
+  readSome(lots: number): boolean {
+    for (let seen = 0; seen < lots && this.read < this.places.length; this.read++) seen += this.readPlace(this.read);
+    return this.read < this.places.length;
+  }
+
+  private readPlace(at: number): number {
+    const place = this.places[at]!;
     // A thing counts once, however many dates it is there with.
     const seen = new Set<string>();
-    for (const lot of this.state.lotsIn(nookId)) {
+    const lots = this.state.lotsIn(place.nookId);
+    for (const lot of lots) {
       const item = this.state.get('item', lot.itemId);
       if (!item || lot.quantityThousandths <= 0 || seen.has(item.id)) continue;
       seen.add(item.id);
       place.things += 1;
       this.things += 1;
-      const purpose = purposeOf(item);
+      const { keys, purpose, chemical } = known(item);
       place.food ||= purpose === 'food';
-      place.chemical ||= isChemical(item);
+      place.chemical ||= chemical;
       place.medicines += Number(purpose === 'medicine');
-      for (const key of keysOf(item, purpose)) {
+      for (const key of keys) {
         const counts = this.by.get(key) ?? new Map<number, number>();
         counts.set(at, (counts.get(at) ?? 0) + 1);
         this.by.set(key, counts);
       }
     }
+    return 1 + lots.length;
   }
 
   /**
@@ -120,11 +146,9 @@ export class Belongings {
    * @returns the place that is most like it; null: nothing is like it, or it may go nowhere that is
    */
   of(thing: NewThing, hereId: string | null): Belonging | null {
-    const item: ItemRow = {
-      ...BARE_ITEM,
-      ...(thing.itemId === null ? {} : this.state.get('item', thing.itemId)),
-      ...(thing.itemId === null ? thing : {}),
-    } as ItemRow;
+    this.readSome(Infinity);
+    const row = thing.itemId === null ? undefined : this.state.get('item', thing.itemId);
+    const item: ItemRow = row ?? { ...BARE_ITEM, ...thing };
     const own = thing.itemId === null ? null : this.ownPlace(item, thing);
     const found = own ?? this.likest(item, thing);
     return found?.nookId === hereId ? null : found;
@@ -250,7 +274,10 @@ function keysOf(item: ItemRow, purpose: string): string[] {
   ];
 }
 
-const BARE_ITEM: Partial<ItemRow> = {
+const BARE_ITEM = {
+  id: '',
+  seq: 0,
+  retired: false,
   synonyms: [],
   lowAtThousandths: null,
   openedDays: null,

@@ -113,9 +113,11 @@ function rehoused(
   const used = staying.filter((bin) => bin.containerId === type.containerId && !bin.buy).length;
   let free = Math.max(0, type.free - used);
   let buy = 0;
-  const ids = [...problem.shelves].sort((a, b) => a.bottomTenthMm - b.bottomTenthMm).map(({ shelfId }) => shelfId);
+  // As the ground has them: the lowest first.
   const bottoms = new Map(plan.shelves.map((one) => [one.shelfId, one.bottomTenthMm]));
-  ids.sort((a, b) => (bottoms.get(a) ?? 0) - (bottoms.get(b) ?? 0));
+  const ids = problem.shelves
+    .map(({ shelfId }) => shelfId)
+    .sort((a, b) => (bottoms.get(a) ?? 0) - (bottoms.get(b) ?? 0));
   const first = ids.indexOf(held.shelfId);
   const order = [first, ...ids.map((_, at) => at).filter((at) => at !== first)];
   for (let n = 0; n < count; n++) {

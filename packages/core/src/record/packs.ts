@@ -49,13 +49,12 @@ export function addMeasures(atoms: readonly Atom[], at: number, add: AddSpan): v
     if (times) add(times.next, POINTS.packs, { ...value, thousandths: times.thousandths });
   }
   const across = isTimes(atoms, next) && isLength(measure.unit) ? measuredAt(atoms, next + 1) : null;
-  if (!across || !isLength(across.measure.unit)) {
-    // No side.
-  } else if (isTimes(atoms, across.next)) {
-    const third = measuredAt(atoms, across.next + 1);
-    const sides = third && isLength(third.measure.unit) ? sidesOf([measure, across.measure, third.measure]) : null;
+  if (across && isLength(across.measure.unit)) {
+    const third = isTimes(atoms, across.next) ? measuredAt(atoms, across.next + 1) : null;
+    const sides = third && sidesOf([measure, across.measure, third.measure]);
     if (third && sides) add(third.next, POINTS.threeSides, { kind: 'sides', sides });
-  } else add(across.next, POINTS.sides, { kind: 'name_number' });
+    else add(across.next, POINTS.sides, { kind: 'name_number' });
+  }
   const times = isTimes(atoms, next) ? numberAt(atoms, next + 1) : null;
   if (times && !times.weak && !measureAt(atoms, times.next)) {
     const after = unitAfter(atoms, times.next, times.thousandths);

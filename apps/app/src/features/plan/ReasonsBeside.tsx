@@ -39,6 +39,9 @@ export function ReasonsBeside({
   const { scale, top } = drawingScale(view, drawing, maxHeight, true);
   const shelves = [...view.shelves].sort((a, b) => a.clear.y - b.clear.y);
   const shelfOf = new Map(placed.map((bin) => [bin.key, bin.shelfId]));
+  /** A group over several shelves has its minutes once, beside the highest. */
+  const highest = ({ keys }: PlanReason): string | undefined =>
+    shelves.find(({ shelf }) => keys.some((key) => shelfOf.get(key) === shelf.id))?.shelf.id;
   return (
     <YStack
       width={width}
@@ -69,7 +72,7 @@ export function ReasonsBeside({
                   <Strong flex={1} numberOfLines={1} fontSize={15}>
                     {nameOf(reason.group)}
                   </Strong>
-                  <Small>{minutesFigure(reason.price.minutes)}</Small>
+                  {highest(reason) === shelf.id ? <Small>{minutesFigure(reason.price.minutes)}</Small> : null}
                 </XStack>
                 {withReason ? <Small numberOfLines={1}>{briefReasonWords(reason)}</Small> : null}
               </YStack>

@@ -1,6 +1,7 @@
 import { Belongings, type Belonging, type HouseholdState, type RecordedLine } from '@ours/core';
 import { useEffect, useState } from 'react';
 import { XStack, YStack } from 'tamagui';
+import { aMoment } from '@/data/store/idle';
 import { Button } from '@/kit/press/Button';
 import { Small, Strong } from '@/kit/text/Text';
 import { useHousehold, useHouseholdContext } from '@/shared/HouseholdProvider';
@@ -11,6 +12,8 @@ import { belongsWords } from './belongsWords';
 /** How long nothing is typed before it is looked up, ms: nobody is told of half a word. */
 const PAUSE_MS = 350;
 const SHORTEST_NAME = 3;
+/** Lots read between two looks at what the person does. */
+const LOTS_AT_ONCE = 150;
 
 /** What is where, kept for as long as the home stays as it is. */
 let kept: { state: HouseholdState; version: number; places: Belongings } | null = null;
@@ -38,12 +41,24 @@ export function BelongsHint({
   const key = asks ? [card.itemId ?? card.name, card.tags.join(' '), frozen, nookId, version].join('\n') : null;
   useEffect(() => {
     if (key === null) return undefined;
-    const timer = setTimeout(() => {
+    let stopped = false;
+    const look = async (): Promise<void> => {
+      const places = placesOf(store.state, version);
+      while (places.readSome(LOTS_AT_ONCE)) {
+        await aMoment();
+        if (stopped) return;
+      }
       const { itemId, name, tags, unit } = card;
       const thing = { itemId, name, tags, category: '', unit: unit ?? 'piece', frozen };
-      setFound({ key, belonging: store.isWhole ? placesOf(store.state, version).of(thing, nookId) : null });
+      setFound({ key, belonging: places.of(thing, nookId) });
+    };
+    const timer = setTimeout(() => {
+      if (store.isWhole) void look();
     }, PAUSE_MS);
-    return () => clearTimeout(timer);
+    return () => {
+      stopped = true;
+      clearTimeout(timer);
+    };
     // The key says all that matters of the card.
     // eslint-disable-next-line react-hooks/exhaustive-deps
   }, [key]);
