@@ -48,3 +48,4 @@ export {
   stepsOf,
   whereIs,
 } from './errands';
+export { climateOf } from './strays';

@@ -90,3 +90,29 @@ it('says when things without a bin stand there as well', () => {
   state.put({ entity: 'lot', row: lotRow('x', { nookId: shelfId, quantityThousandths: 1000 }) });
   expect(roomFor(state, size(20, 20, 20), [space], false).places[0]!.loose).toBe(1);
 });
+
+it('says how many stand there, and where what has to go finds room', () => {
+  const { state, space } = shelfWith([30]);
+  // 70 cm are left: three of 20.
+  expect(roomFor(state, size(20, 38, 20), [space], true).places[0]).toMatchObject({ count: 3, goesTo: null });
+  const full = shelfWith([50, 50]);
+  const other = {
+    ...full.state.shelvesOf(space.id)[0]!,
+    id: 'other',
+    code: 'BL1-Y1',
+    bottomTenthMm: 6000,
+    heightTenthMm: 3200,
+  };
+  full.state.put({ entity: 'shelf', row: other });
+  // Too high for the other shelf itself; one of the bins of 30 cm is not.
+  const [place] = roomFor(full.state, size(45, 35, 45), [full.space], true).places;
+  expect(place).toMatchObject({ insteadOf: { id: 'bin0' }, goesTo: { id: 'other' } });
+});
+
+it('a place that is kept free is not taken without saying so', () => {
+  const { state, space } = shelfWith([60, 40]);
+  const kept = { ...state.get('bin', 'bin1')!, look: 'kept_free' as const, name: 'oars' };
+  state.put({ entity: 'bin', row: kept });
+  const [place] = roomFor(state, size(30, 30, 30), [space], true).places;
+  expect(place).toMatchObject({ insteadOf: { id: 'bin1', look: 'kept_free' }, goesTo: null });
+});

@@ -82,21 +82,26 @@ function Answer({ answer }: { answer: RoomAnswer }) {
   const router = useRouter();
   const beside = answer.places.filter(({ insteadOf }) => insteadOf === null);
   const instead = answer.places.filter(({ insteadOf }) => insteadOf !== null);
-  const ways = useHousehold(({ state, version }) => ({
-    of: (shelfId: string) => {
+  const { ways, goesTo } = useHousehold(({ state, version }) => {
+    const said = (shelfId: string, first: (way: ReturnType<typeof wayTo>) => string | undefined): string => {
       const shelf = state.get('shelf', shelfId);
-      const room = wayTo(state, shelfId)?.room?.name ?? '';
-      return [room, shelf ? shelfWords(state, shelf) : ''].filter((part) => part !== '').join(' › ');
-    },
-    version,
-  })).of;
+      return [first(wayTo(state, shelfId)) ?? '', shelf ? shelfWords(state, shelf) : '']
+        .filter((part) => part !== '')
+        .join(' › ');
+    };
+    return {
+      version,
+      ways: (shelfId: string) => said(shelfId, (way) => way?.room?.name),
+      goesTo: (shelfId: string) => said(shelfId, (way) => way?.space?.name),
+    };
+  });
   const rows = (places: RoomAnswer['places']) =>
     places
       .slice(0, MOST_PLACES)
       .map((place) => (
         <ListRow
           key={place.shelf.id}
-          title={place.insteadOf ? insteadWords(place) : place.space.name}
+          title={place.insteadOf ? insteadWords(place, place.goesTo ? goesTo(place.goesTo.id) : '') : place.space.name}
           detail={[place.insteadOf ? place.space.name : '', ways(place.shelf.id), besideWords(place)]
             .filter((part) => part !== '')
             .join(' · ')}

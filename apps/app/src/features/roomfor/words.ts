@@ -1,12 +1,16 @@
 import type { RoomAnswer, RoomPlace } from '@ours/core';
 import { counted } from '@/kit/text/counted';
 
-/** `instead of shoe box, small (SP1-C2)`. */
-export const insteadWords = ({ insteadOf }: RoomPlace): string => `if “${insteadOf?.name ?? ''}” goes`;
+/** `if “shoe box” goes to Rack 1, top shelf`. @param to where that finds room; empty: nowhere was found */
+export const insteadWords = ({ insteadOf }: Pick<RoomPlace, 'insteadOf'>, to: string): string =>
+  insteadOf?.look === 'kept_free'
+    ? `in the place kept free for “${insteadOf.name}”`
+    : `if “${insteadOf?.name ?? ''}” goes${to === '' ? '' : ` to ${to}`}`;
 
 /** How it stands there, and what is not known. */
-export function besideWords({ laid, loose }: RoomPlace): string {
+export function besideWords({ laid, loose, count }: Pick<RoomPlace, 'laid' | 'loose' | 'count'>): string {
   const parts = [
+    count > 1 ? `at least ${count} of it` : '',
     laid ? 'lying on its side' : '',
     loose > 0
       ? `${counted(loose, { one: '# lot stands there', other: '# lots stand there' })} without a bin: look whether they leave room`
