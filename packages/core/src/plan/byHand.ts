@@ -119,7 +119,10 @@ function rehoused(
     .map(({ shelfId }) => shelfId)
     .sort((a, b) => (bottoms.get(a) ?? 0) - (bottoms.get(b) ?? 0));
   const first = ids.indexOf(held.shelfId);
-  const order = [first, ...ids.map((_, at) => at).filter((at) => at !== first)];
+  const not = held.group === null ? undefined : problem.forbidden?.[held.group];
+  const order = [first, ...ids.map((_, at) => at).filter((at) => at !== first)].filter(
+    (at) => !not?.includes(ids[at]!),
+  );
   for (let n = 0; n < count; n++) {
     const isFree = free > 0;
     if (!isFree && (type.priceMinor === null || problem.budgetMinor === null || type.priceMinor > filling.money))

@@ -9,6 +9,45 @@ import type { PlanProblem } from './planTypes';
 import { settingNow } from './shelfSettings';
 
 describe('plans for groups', () => {
+  it('a group never stands where the shelf is for something else, whatever it costs', () => {
+    const random = seededRandom(19);
+    for (let run = 0; run < 12; run++) {
+      const ids = ['a', 'b', 'c', 'd'];
+      const given = problem({
+        shelves: ['low', 'middle', 'high'].map((id, at) => shelfAt(id, 500 + at * 5000, 9000, 4500, 4000)),
+        containers: [type('box', [3000, 4000, 2500], { free: 12, stackPitchTenthMm: 1400 })],
+        groups: ids.map((id) => ({ name: id, id, volumeMl: 12_000 + Math.round(random() * 30_000), grams: 4000 })),
+        handling: { footMm: 0, groups: Object.fromEntries(ids.map((id) => [id, use(1 + 9 * random())])) },
+        forbidden: { a: ['middle'], b: ['low', 'middle'], c: ['low', 'middle', 'high'] },
+        seed: run + 1,
+      });
+      const search = searchGroups(given);
+      search.step(200);
+      const { placed, left } = search.best();
+      for (const { group, shelfId } of placed) expect(given.forbidden![group!] ?? []).not.toContain(shelfId);
+      expect(placed.some(({ group }) => group === 'd')).toBe(true);
+      expect(left.map(({ group }) => group)).toContain('c');
+    }
+  });
+  it('nothing is put on what breaks, unless a lid bears it', () => {
+    for (const lid of [false, true]) {
+      const given = problem({
+        // Room for one on the floor and one on top of it.
+        shelves: [shelfAt('only', 8000, 3200, 4200, 5600)],
+        containers: [type('box', [3000, 4000, 2500], { free: 2, stackPitchTenthMm: 2600, lid })],
+        groups: ['glass', 'cloth'].map((id) => ({ name: id, id, volumeMl: 10_000, grams: 3000 })),
+        handling: { footMm: 0, groups: { glass: use(9, { fragile: true }), cloth: use(1) } },
+      });
+      const search = searchGroups(given);
+      search.step(200);
+      const { placed } = search.best();
+      const glass = placed.find(({ group }) => group === 'glass');
+      const below = placed.find(({ liftTenthMm }) => liftTenthMm === 0);
+      // Two stand in either case; without lids the glass is on top.
+      expect(placed).toHaveLength(2);
+      if (!lid) expect([glass?.liftTenthMm, below?.group]).toEqual([2600, 'cloth']);
+    }
+  });
   const big = type('big', [5200, 4400, 3000], { free: 2 });
   const shoe = type('shoe', [3500, 2000, 1300], { free: 9 });
   it('a bulky group stays together in the fewest bins, in none that it does not go into', () => {

@@ -303,7 +303,10 @@ class GroupSearch implements PlanSearch {
     for (const at of genes.order) {
       const group = this.groups[at]!;
       let need = Math.max(0, filling.needs.get(group.id) ?? 0);
-      const order = [genes.shelf[at]!, ...likes[at]!.filter((shelf) => shelf !== genes.shelf[at])];
+      const not = problem.forbidden?.[group.id];
+      const order = [genes.shelf[at]!, ...likes[at]!.filter((shelf) => shelf !== genes.shelf[at])].filter(
+        (shelf) => !not?.includes(shelves[shelf]!.shelfId),
+      );
       const put = (type: PlanContainer): boolean => {
         const ml = capacityMl(type, group.use, group.gramsPerMl);
         const isFree = (free.get(type.containerId) ?? 0) > 0;
@@ -345,6 +348,7 @@ class GroupSearch implements PlanSearch {
         const [one, other] = [bins[a]!, bins[b]!];
         if (one.type !== other.type || one.group === other.group || one.buy !== other.buy || locked[a] || locked[b])
           continue;
+        if (!this.mayExchange(one, other)) continue;
         pairs++;
         const next = [...bins];
         next[a] = { ...one, group: other.group };
@@ -354,6 +358,17 @@ class GroupSearch implements PlanSearch {
         if (priced.sum < price.sum - SAME) [bins, price] = [next, priced];
       }
     this.found = { bins, filling, line, price };
+  }
+
+  /** Neither comes onto a shelf that is for something else, and what breaks does not come under something. */
+  private mayExchange(one: PricedBin, other: PricedBin): boolean {
+    const { forbidden } = this.problem;
+    const onto = (group: string | null, shelfId: string): boolean =>
+      group !== null && forbidden?.[group]?.includes(shelfId) === true;
+    if (onto(one.group, other.shelfId) || onto(other.group, one.shelfId)) return false;
+    const breaks = ({ group }: PricedBin): boolean =>
+      group !== null && useOfGroup(this.problem, group).fragile === true;
+    return one.type.lid === true || breaks(one) === breaks(other);
   }
 
   /** Whether no shelf is loaded over its rating. */

@@ -14,7 +14,7 @@ import {
 } from '../household/sampleHome.test-support';
 import { groupThings, lotsWithin } from '../sort/grouping';
 import { opsForLoose, placeBulky, splitBulky, withLoose } from './looseThings';
-import { planProblem } from './planProblem';
+import { forbiddenShelves, planProblem } from './planProblem';
 import { searchPlan } from './planSpace';
 
 const base = (id: string) => ({ id, seq: 1, retired: false });
@@ -127,6 +127,23 @@ test('paddles of 160 cm: too long by 17 for the shelves between the posts, they 
   expect(groups.flatMap(({ lots }) => lots.map(({ itemId }) => itemId))).toEqual(['Lamp']);
   expect(loose).toMatchObject([{ itemId: 'Paddle', count: 4, how: 'beside', shelfId: null }]);
   expect(loose[0]!.short).toEqual({ shelfId: expect.stringMatching(/upper|lower/), overTenthMm: 1700 });
+});
+
+test('on a shelf that is for something only groups stand of which all is for it', () => {
+  const takes = (one: string) => ({ purpose: { words: one, takes: [one] } });
+  const { state, groups } = rack(
+    { Lamp: {}, Sand: {} },
+    {
+      shelves: {
+        upper: { bottomTenthMm: 10_000, heightTenthMm: 4000, ...takes('lamp') },
+        lower: { bottomTenthMm: 600, heightTenthMm: 9000 },
+      },
+    },
+  );
+  // Both lie in one bin, so that they are one group, and sand is no lamp.
+  expect(forbiddenShelves(state, 'rack', groups)).toEqual({ [groups[0]!.id]: ['upper'] });
+  const apart = groups[0]!.lots.map((lot) => ({ id: lot.itemId, lots: [lot] }));
+  expect(forbiddenShelves(state, 'rack', apart)).toEqual({ Sand: ['upper'] });
 });
 
 test('longer than the rack is high: nowhere here, with the shelf that nearly takes it', () => {

@@ -1,6 +1,6 @@
-import type { HouseholdState, ContainerRow, PlannedBin, PlanGroup } from '../household';
+import type { HouseholdState, ContainerRow, LotRow, PlannedBin, PlanGroup } from '../household';
 import { containerGrams, footShare, innerVolumeMl, insideOf } from '../containers';
-import { footOf } from '../handling';
+import { footOf, takesItem } from '../handling';
 import type { GroupUse, PlanContainer, PlanProblem } from './planTypes';
 import { modelSpace, type SpaceModel } from '../fit';
 
@@ -45,6 +45,23 @@ const HAND_WIDTH_TENTH_MM = 900;
 export const isForHands = (one: Pick<ContainerRow, 'topWidthTenthMm' | 'topDepthTenthMm'>): boolean =>
   Math.min(one.topWidthTenthMm, one.topDepthTenthMm) >= HAND_WIDTH_TENTH_MM;
 
+/** On which shelves of a space each group may not stand, by its id: one of its things is not what the shelf is for. */
+export function forbiddenShelves(
+  state: HouseholdState,
+  spaceId: string,
+  groups: readonly { id: string; lots: readonly LotRow[] }[],
+): Record<string, string[]> {
+  const shelves = state
+    .shelvesOf(spaceId)
+    .flatMap((shelf) => (shelf.purpose ? [{ shelf, purpose: shelf.purpose }] : []));
+  const entries = groups.flatMap(({ id, lots }): [string, string[]][] => {
+    const items = lots.flatMap(({ itemId }) => state.get('item', itemId) ?? []);
+    const not = shelves.filter(({ purpose }) => items.some((item) => !takesItem(purpose, item)));
+    return not.length === 0 ? [] : [[id, not.map(({ shelf }) => shelf.id)]];
+  });
+  return Object.fromEntries(entries);
+}
+
 export interface PlanWishes {
   /** Types to be used; empty: all that a hand gets into. */
   containerIds: readonly string[];
@@ -56,6 +73,8 @@ export interface PlanWishes {
   seed: number;
   /** How the groups are handled, by their ids (see `groupUses`); left out: a monthly taking each. */
   uses?: Readonly<Record<string, GroupUse>>;
+  /** Shelves that are for something else, by a group's id (see `forbiddenShelves`); left out: none. */
+  forbidden?: Readonly<Record<string, readonly string[]>>;
   /** Only this shelf is planned; the others stay as they are. */
   shelfId?: string | null;
 }
@@ -102,6 +121,7 @@ export function planProblem(
     moveShelves: wishes.moveShelves && !wishes.shelfId,
     seed: wishes.seed,
     handling: { footMm: footOf(space), groups: wishes.uses ?? {} },
+    ...(wishes.forbidden ? { forbidden: wishes.forbidden } : {}),
   };
   return { problem, model };
 }

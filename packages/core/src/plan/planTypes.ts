@@ -65,6 +65,8 @@ export interface PlanProblem {
   /** Empty: as many containers as possible are to stand, free ones first, biggest first, then bought ones. */
   groups: readonly PlanGroup[];
   locked: readonly PlannedBin[];
+  /** Shelves on which a group may not stand, by the group's id: they are for something else. */
+  forbidden?: Readonly<Record<string, readonly string[]>>;
   /** Things that go into no container; those on a shelf take up its room. */
   loose?: readonly LooseThing[];
   budgetMinor: number | null;

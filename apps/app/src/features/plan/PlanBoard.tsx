@@ -25,6 +25,7 @@ import {
   changeWords,
   factsOf,
   howGoodWords,
+  keptForWords,
   keptPlanWords,
   moreMinutesWords,
   moreWords,
@@ -94,6 +95,7 @@ export function Planning({ space }: { space: SpaceRow }) {
   const isAsFound = answer !== null && (board.shown !== null || sameBins(answer.placed, plan?.placed ?? []));
   // In a chest one thing lies over the other: nothing has a height of its own there.
   const beside = gtMd && board.reasons.length > 0 && space.kind !== 'chest_freezer';
+  const forSomething = model.shelves.flatMap(({ shelf }) => (shelf.purpose?.takes.length ? [shelf] : []));
   const facts = answer ? factsOf(answer, board.groupCount) : null;
   const top = (
     <YStack gap={10} paddingVertical={8}>
@@ -168,6 +170,9 @@ export function Planning({ space }: { space: SpaceRow }) {
           <Strong>{keptPlanWords(plan.placed.length, plan.groups.length)}</Strong>
           {board.price ? <Small>{planPriceWords(board.price)}</Small> : null}
         </YStack>
+      ) : null}
+      {drawn && drawn.groups.length > 0 && forSomething.length > 0 ? (
+        <Small paddingHorizontal={16}>{keptForWords(forSomething)}</Small>
       ) : null}
     </YStack>
   );

@@ -22,12 +22,13 @@ export function problemOfPlan(
   plan: Standing,
   wishes = wishesOf(space, null),
 ): { problem: PlanProblem; plan: Pick<PlanAnswer, 'placed' | 'shelves'> } | null {
-  const { uses } = groupsToHouse(state, space, wishes);
+  const { uses, forbidden } = groupsToHouse(state, space, wishes);
   const built = planProblem(state, space.id, {
     ...wishes,
     containerIds: [],
     groups: plan.groups,
     uses,
+    forbidden,
     locked: plan.placed,
     seed: 1,
   });

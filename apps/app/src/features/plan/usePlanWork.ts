@@ -1,6 +1,7 @@
 import {
   BARE_SPACE_BUILD,
   clearOutState,
+  forbiddenShelves,
   groupThings,
   groupUses,
   placeBulky,
@@ -35,7 +36,12 @@ export function groupsToHouse(
   state: HouseholdState,
   space: SpaceRow,
   { groupBy, shelfId, budgetMinor }: Pick<PlanWishesUi, 'groupBy' | 'shelfId' | 'budgetMinor'>,
-): { groups: PlanGroup[]; uses: Record<string, GroupUse>; bulky: BulkyThing[] } {
+): {
+  groups: PlanGroup[];
+  uses: Record<string, GroupUse>;
+  bulky: BulkyThing[];
+  forbidden: Record<string, string[]>;
+} {
   const open = state.clearOutsOf(space.id).find(({ finishedAt }) => finishedAt === null);
   const verdicts = open ? clearOutState(state, open).verdicts : new Map();
   const staying = lotsWithin(state, shelfId ?? space.id).filter(
@@ -57,6 +63,7 @@ export function groupsToHouse(
     })),
     uses: groupUses(state, things, today()),
     bulky,
+    forbidden: forbiddenShelves(state, space.id, things),
   };
 }
 
@@ -112,8 +119,8 @@ export function usePlanWork(space: SpaceRow) {
   };
   const solve = (seed = plan?.seed ?? 1): void => {
     const fill = wishes.fillWith;
-    const { groups, uses, bulky } =
-      fill === null ? groupsToHouse(state, space, wishes) : { groups: [], uses: {}, bulky: [] };
+    const { groups, uses, bulky, forbidden } =
+      fill === null ? groupsToHouse(state, space, wishes) : { groups: [], uses: {}, bulky: [], forbidden: {} };
     const locked = inNewGroups(plan?.placed.filter((bin) => bin.locked) ?? [], groups);
     const built = planProblem(state, space.id, {
       ...wishes,
@@ -121,6 +128,7 @@ export function usePlanWork(space: SpaceRow) {
       containerIds: fill === null ? [] : [fill],
       groups,
       uses,
+      forbidden,
       locked,
       seed,
     });

@@ -1,5 +1,6 @@
 import { counted } from '@/kit/text/counted';
 import {
+  codeTail,
   formatLength,
   MOST_MORE,
   type HalfShelfOffer,
@@ -16,6 +17,7 @@ import {
   type PlannedBin,
   type PlanPrice,
   type PlanReason,
+  type ShelfPurpose,
 } from '@ours/core';
 import { AT_BAND, minutesFigure, monthlyWords, usesWords } from '@/features/where/words';
 
@@ -259,3 +261,9 @@ export const briefReasonWords = ({ price, use, band }: PlanReason): string =>
   ]
     .filter(Boolean)
     .join('; ');
+
+/** Shelves that are for something: `Only what is for guests is planned onto A.` */
+export const keptForWords = (shelves: readonly { code: string; purpose?: ShelfPurpose | null }[]): string =>
+  shelves
+    .map(({ code, purpose }) => `Only what is for ${purpose?.words ?? ''} is planned onto ${codeTail(code)}.`)
+    .join(' ');
