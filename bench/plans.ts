@@ -1,4 +1,5 @@
 import {
+  forbiddenShelves,
   groupThings,
   groupUses,
   HouseholdState,
@@ -125,6 +126,7 @@ export function benchPlans(): void {
       containerIds: [],
       groups: things.map(({ id, volumeMl, grams, binIds }) => ({ id, name: id, volumeMl, grams, binIds })),
       uses: groupUses(state, things, TODAY),
+      forbidden: forbiddenShelves(state, found.id, things),
       locked: [],
       budgetMinor: null,
       family: null,

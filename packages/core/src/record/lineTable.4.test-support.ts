@@ -165,6 +165,13 @@ crate 24 x 16 x 12 in #boat => + | crate | 6096x4064x3048 sides | #boat
 batten 20 x 40 x 2400 => + | batten 20 x 40 x 2400
 2 x 6 x 330 ml cola => +12 | cola | 330 ml
 
+## sides in the names of things | dmy | home
+2 box 30 x 40 x 20 cm => +2 | box 30 x 40 x 20 cm | *
+3 boxes 30 x 40 x 20 cm => +3 | boxes 30 x 40 x 20 cm | *
+box 50 x 40 x 20 cm => + | box | 5000x4000x2000 sides
+-1 box 30 x 40 x 20 cm => -1 | box 30 x 40 x 20 cm | *
+knives 28 x 4 x 3 cm => + | knives | 2800x400x300 sides | *
+
 ## batches | dmy | home
 6 tins tomatoes 400 g exp 3/27 batch L2231 => +6 tin | tomatoes | 400 g | bb 2027-03-31 | batch L2231 | *
 eggs batch 4711 => + | eggs | batch 4711 | *

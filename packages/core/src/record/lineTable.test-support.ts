@@ -39,6 +39,7 @@ for (const [at, [name, unit, ...synonyms]] of (
     ['Cleaning vinegar', 'l'],
     ['Bread', 'loaf'],
     ['Left gloves', 'pair'],
+    ['Box 30 x 40 x 20 cm', 'piece'],
   ] as const
 ).entries()) {
   HOME_THINGS.set({ id: `thing-${at}`, name, unit, synonyms });

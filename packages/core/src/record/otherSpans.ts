@@ -1,5 +1,6 @@
 import { readCode, countWord, measureUnit } from '../base';
 import type { Atom } from './atoms';
+import { countSpans } from './countSpans';
 import { ACTION_PHRASES, FILLERS, GIVEN, NOT_READ, type ActionPhrase } from './lineWords';
 import { numberAt } from './numbers';
 import { chunkEnd, isGlued, phraseEnd, POINTS, signAt, wordAt, type Span } from './spans';
@@ -222,6 +223,17 @@ export class ThingReader {
     this.keys = things ? atoms.map(({ text, kind }) => (kind === 'sign' ? [] : wordKeys(text))) : [];
   }
 
+  /** Sides that are part of the whole name of a thing say nothing besides it: what they would be worth is the thing's. */
+  private sidesWithin(from: number, to: number): number {
+    for (let at = from + 1; at < to; at++) {
+      const sides = countSpans(this.atoms, at).find(
+        (span) => span.points >= POINTS.sides && span.to <= to && isSides(span),
+      );
+      if (sides) return sides.points;
+    }
+    return 0;
+  }
+
   spans(at: number): Span[] {
     if (!this.things || (this.keys[at]?.length ?? 0) === 0) return [];
     const spans: Span[] = [];
@@ -232,7 +244,11 @@ export class ThingReader {
       words.push(...this.keys[to]!);
       const matches = this.things.match(keyOfWords(words));
       if (matches.whole.length === 0 && matches.base.length === 0) continue;
-      const points = POINTS.thing + words.length * POINTS.thingWord - (matches.whole.length === 0 ? 0.3 : 0);
+      const points =
+        POINTS.thing +
+        words.length * POINTS.thingWord -
+        (matches.whole.length === 0 ? 0.3 : 0) +
+        (matches.whole.length > 0 ? this.sidesWithin(at, to + 1) : 0);
       let end = to + 1;
       while (isGlued(this.atoms, end) && '%°'.includes(signAt(this.atoms, end) || '~')) end += 1;
       spans.push({ from: at, to: end, points, value: { kind: 'thing', matches, words: words.length } });
@@ -240,6 +256,8 @@ export class ThingReader {
     return spans;
   }
 }
+
+const isSides = ({ value: { kind } }: Span): boolean => kind === 'sides' || kind === 'name_number';
 
 /** Index after the last of the words that follow each other from an atom. */
 function wordsEnd(atoms: readonly Atom[], at: number): number {
