@@ -102,7 +102,7 @@ test('pantry: it holds 24 flat boxes, and 30 after moving two shelves; the list,
     'what,number,bought,width cm,depth cm,height cm,price each,price\r\n"clear box, flat",22,1,33,32,16,7.50,165.00',
   );
   const pdf = page.waitForEvent('download');
-  await list.getByRole('button', { name: 'PDF' }).click();
+  await list.getByRole('button', { name: 'PDF', exact: true }).click();
   expect(
     readFileSync(await (await pdf).path())
       .subarray(0, 5)

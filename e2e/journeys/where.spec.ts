@@ -84,8 +84,9 @@ test('only one space, the three moves that help most; what a shelf is for, and w
   const count = Number((await all.textContent())!.split(' ')[0]);
   await page.getByRole('radio', { name: 'Rack 2' }).click();
   await expect(page.getByText(/^(\d+) moves?, about/)).not.toHaveText(new RegExp(`^${count} moves`));
-  await page.goto(`${server.url}/where?first=3`);
-  await expect(page.getByText(/^3 moves, about/)).toBeVisible();
+  // Other journeys have carried or left some: there are two at least, so that the one that helps most is not all.
+  await page.goto(`${server.url}/where?first=1`);
+  await expect(page.getByText(/^1 move, about/)).toBeVisible();
   await page.getByRole('button', { name: `Show all ${count}` }).click();
   await expect(page.getByText(new RegExp(`^${count} moves, about`))).toBeVisible();
 

@@ -7,7 +7,7 @@ const wordsOf = (text: string): string[] => foldedWords(text).map(singularWord);
 
 /**
  * Whether a thing belongs on a shelf: one of what it takes is among its tags, is its category or its kind, or stands in its name.
- * @example takesItem({ words: 'guests', takes: ['towels'] }, { name: 'Guest towel, linen', category: '', tags: [], … }) //=> true
+ * For example a shelf that takes towels takes a `Guest towel, linen`.
  */
 export function takesItem({ takes }: ShelfPurpose, item: ItemRow): boolean {
   if (takes.length === 0) return true;
