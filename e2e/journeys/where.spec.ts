@@ -1,4 +1,4 @@
-import { allSaved, expect, goTo, openDemo, test } from './home';
+import { allSaved, expect, goTo, openDemo, recordLines, test } from './home';
 
 test.use({ homeOf: 'where' });
 
@@ -94,8 +94,9 @@ test('only one space, the three moves that help most; what a shelf is for, and w
   await goTo(page, 'Find');
   await page.getByTestId('find').fill('guest quilts');
   await page.getByRole('button', { name: 'Record here' }).first().click();
-  await page.getByTestId('record-line').fill('1 cordless drill');
-  await page.getByTestId('record-line').press('Enter');
+  await expect(page.getByText('into Stairs › Stair press')).toBeVisible();
+  await recordLines(page, ['1 cordless drill']);
+  await expect(page.getByText(/^Cordless drill, 1/)).toBeVisible();
   await allSaved(page);
   await page.goto(`${server.url}/where`);
   await expect(page.getByText('Not what its shelf is for')).toBeVisible();

@@ -84,7 +84,8 @@ function Where({
   const { gtMd } = useMedia();
   const content = useContentWidth();
   const [personId, setPersonId] = useState<string | null>(null);
-  const [chosen, setChosen] = useState(1);
+  // By what it carries where, not by its place in the list: the list changes while it is looked for.
+  const [chosen, setChosen] = useState<string | null>(null);
   const [about, setAbout] = useState<string | null>(null);
   const [asking, setAsking] = useState<'reach' | 'ways' | null>(null);
   const { open, saidIds, left } = useHousehold(({ state, version }) => {
@@ -100,7 +101,8 @@ function Where({
     return steps.every((step) => !saidIds.has(step.subjectId)) && !left.has(`${subjectId} > ${toNookId}`);
   });
   const moves = first === null || all ? proposed : mostHelpful(proposed, first);
-  const at = Math.min(chosen, moves.length) - 1;
+  const keys = moves.map((move) => keyOf(home, move));
+  const at = moves.length === 0 ? -1 : Math.max(0, keys.indexOf(chosen ?? ''));
   const picked = moves[at] ?? null;
   const mainAt = picked === null || picked.lead === null ? -1 : (home.units[picked.lead]!.who[0]?.at ?? -1);
   const reacher =
@@ -207,7 +209,7 @@ function Where({
             fromNookId={move.stray ? step.fromNookId : step.subjectId}
             toNookId={step.toNookId}
             chosen={number === at + 1}
-            onChoose={setChosen}
+            onChoose={(nth) => setChosen(keys[nth - 1] ?? null)}
             onAccept={(one) => accept([one])}
             onLeave={leave}
             onAbout={setAbout}
@@ -329,6 +331,12 @@ function Where({
 }
 
 const MOST_ASKED = 6;
+
+/** What a move carries, and where to. */
+const keyOf = (home: HandlingHome, move: ProposedMove): string => {
+  const { subjectId, toNookId } = stepsOf(home, move).at(-1)!;
+  return `${subjectId} > ${toNookId}`;
+};
 const WHOLE = 'whole';
 
 /** The space a move begins in, and the one it ends in. */

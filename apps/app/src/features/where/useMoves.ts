@@ -48,8 +48,13 @@ export function useMoves(spaceId: string | null): Moves | null {
     };
   }, [store, version, spaceId]);
   const told = useJob('moves', input).at(-1);
-  // While it is worked out anew the last answer is shown, with the home it is about.
-  const [last, setLast] = useState<Moves | null>(null);
-  if (input && told && (last?.home !== input.home || last.answer !== told)) setLast({ home: input.home, answer: told });
+  // While it is worked out anew the last answer is shown, with the home it is about: a list that shrinks and grows under a finger
+  // has it press another row.
+  const [last, setLast] = useState<(Moves & { spaceId: string | null }) | null>(null);
+  if (input && told && (last?.home !== input.home || last.answer !== told)) {
+    const asked = input.spaceIds?.[0] ?? null;
+    const waits = last?.answer.complete === true && !told.complete && last.spaceId === asked;
+    if (!waits) setLast({ home: input.home, answer: told, spaceId: asked });
+  }
   return last;
 }
