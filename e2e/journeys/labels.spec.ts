@@ -73,6 +73,13 @@ function middleOfInk(pdf: string, area: Area): { x: number; y: number } {
   return { x: middle(columns), y: middle(rows) };
 }
 
+/** The labels of Rack 1. */
+async function openLabels(page: Page): Promise<void> {
+  await goTo(page, 'Nooks');
+  await page.getByRole('link', { name: 'Rack 1' }).click();
+  await page.getByRole('button', { name: 'Labels' }).click();
+}
+
 async function savedFile(page: Page, press: () => Promise<void>): Promise<string> {
   const [file]: [Download, void] = await Promise.all([page.waitForEvent('download'), press()]);
   return file.path();
@@ -90,9 +97,7 @@ test('labels of a rack: 13 on a sheet, their codes read from the rendered page a
   // Every label is rendered and read by itself.
   test.setTimeout(90_000);
   await openDemo(page, server);
-  await goTo(page, 'Nooks');
-  await page.getByRole('link', { name: 'Rack 1' }).click();
-  await page.getByRole('button', { name: 'Labels' }).click();
+  await openLabels(page);
   await expect(page.getByTestId('labels-list')).toContainText('13 of 14 places');
   await expect(page.getByTestId('label-read')).toContainText(/^Read from [\d.]+ c?m, capitals [\d.]+ mm/);
   await page.getByRole('radio', { name: '3 × 8 of 70 × 37 mm' }).click();
@@ -130,9 +135,7 @@ test('labels of a rack: 13 on a sheet, their codes read from the rendered page a
   await page.goto(`${server.url}/n/BL9-A1X`);
   await expect(page.getByText(/^“BL9-A1X” was read; no place of this home has that code\./)).toBeVisible();
 
-  await goTo(page, 'Nooks');
-  await page.getByRole('link', { name: 'Rack 1' }).click();
-  await page.getByRole('button', { name: 'Labels' }).click();
+  await openLabels(page);
   await expect(page.getByText('1 label no longer fits what is there')).toBeVisible();
   await expect(page.getByText(/its contents changed/)).toBeVisible();
   const one = await saved(page, () => page.getByRole('button', { name: 'Only the 1 changed' }).click());
@@ -153,9 +156,7 @@ test('labels of other forms: on lids, files and to clip on, the code alone, as S
 }) => {
   test.setTimeout(90_000);
   await openDemo(page, server);
-  await goTo(page, 'Nooks');
-  await page.getByRole('link', { name: 'Rack 1' }).click();
-  await page.getByRole('button', { name: 'Labels' }).click();
+  await openLabels(page);
   const address = new RegExp(`^${server.url.toUpperCase()}/N/BL1-[A-Z][0-9A-Z]+$`);
   const print = page.getByRole('button', { name: 'Print 13 labels' });
   for (const [form, onFirst] of [

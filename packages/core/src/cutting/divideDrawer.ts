@@ -1,5 +1,6 @@
 /** Sections of a drawer for given things, and the strips that make them. Lengths in tenths of a millimetre. */
 import { seededRandom } from '../base';
+import { sidesUp } from '../fit';
 import type { CutPiece } from './cutting';
 
 /** Alike things that get a section of their own. */
@@ -48,15 +49,9 @@ interface Way {
 
 /** Every way that fits in the drawer; those that another one is no larger than in both directions are left out. */
 function waysOf({ sides: [w, d, h], count, upright }: SectionThing, inside: readonly [number, number, number]): Way[] {
-  const ups = upright
-    ? [[w, d, h]]
-    : [
-        [w, d, h],
-        [w, h, d],
-        [h, d, w],
-      ];
+  const ups = sidesUp({ widthTenthMm: w, depthTenthMm: d, heightTenthMm: h }, upright);
   const ways: Way[] = [];
-  for (const [one, other, high] of ups as [number, number, number][])
+  for (const [one, other, high] of ups)
     for (const [wide, deep] of [
       [one, other],
       [other, one],

@@ -1,5 +1,14 @@
 /** A corner of the ferry house, for core's own tests. */
-import type { BinFields, ItemFields, LotFields, LotRow, ShelfFields, SpaceFields, TaggedRow } from './registry';
+import type {
+  BinFields,
+  ContainerFields,
+  ItemFields,
+  LotFields,
+  LotRow,
+  ShelfFields,
+  SpaceFields,
+  TaggedRow,
+} from './registry';
 import { HouseholdState } from './HouseholdState';
 import { writeCode } from '../base/nookCode';
 
@@ -57,6 +66,31 @@ export const itemFields = (more: Partial<ItemFields> = {}): ItemFields => ({
   lowAtThousandths: null,
   openedDays: null,
   freezerMonths: null,
+  ...more,
+});
+export const containerFields = (more: Partial<ContainerFields> = {}): ContainerFields => ({
+  name: 'crate',
+  look: 'slatted',
+  family: '',
+  colour: '',
+  topWidthTenthMm: 3000,
+  topDepthTenthMm: 3000,
+  baseWidthTenthMm: null,
+  baseDepthTenthMm: null,
+  heightTenthMm: 2500,
+  hasLid: false,
+  openHeightTenthMm: null,
+  innerVolumeMl: 20_000,
+  insideWidthTenthMm: null,
+  insideDepthTenthMm: null,
+  insideHeightTenthMm: null,
+  stackPitchTenthMm: null,
+  nestPitchTenthMm: null,
+  maxLoadGrams: null,
+  weightGrams: 1000,
+  priceMinor: 500,
+  owned: 2,
+  free: false,
   ...more,
 });
 export const lotFields = (more: Partial<LotFields> = {}): LotFields => ({

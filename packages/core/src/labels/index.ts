@@ -2,6 +2,7 @@ export { CAP_SHARE } from './fontWidths';
 export { codeAddress, contentsLine, type Labelled, labelledIn, opsForPrinting } from './labelled';
 export {
   inTypeface,
+  LABEL_LINE_MM,
   type LabelFont,
   type LabelLayout,
   type LabelMark,

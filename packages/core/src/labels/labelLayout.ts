@@ -48,6 +48,9 @@ export interface LabelLayout {
   cut: boolean;
 }
 
+/** Boxes and rings are drawn so thick. */
+export const LABEL_LINE_MM = 0.35;
+
 export const PAD = 3;
 const GAP = 2.5;
 /** Lines stand so much of the size apart. */

@@ -45,18 +45,20 @@ export function handChanges(problem: PlanProblem, plan: Plan, key: string): Hand
   if (!own) return [];
   const now = priceOfPlan(problem, plan).price.sum;
   const siblings = plan.placed.filter((bin) => bin.group !== null && bin.group === held.group && !bin.locked);
-  const shape = problem.groups.find((group) => planGroupId(group) === held.group);
+  const group = problem.groups.find((one) => planGroupId(one) === held.group);
   const use = useOfGroup(problem, held.group ?? '');
-  const gramsPerMl = shape && shape.volumeMl > 0 ? shape.grams / shape.volumeMl : 0;
+  const gramsPerMl = group && group.volumeMl > 0 ? group.grams / group.volumeMl : 0;
   const room = (type: PlanContainer): number =>
     held.group === null ? type.volumeMl : capacityMl(type, use, gramsPerMl);
-  const inPlan = plan.placed
-    .filter(({ group }) => group === held.group)
-    .reduce((sum, bin) => sum + (typeOf(bin) ? room(typeOf(bin)!) : 0), 0);
+  const roomIn = (bins: readonly PlannedBin[]): number =>
+    bins.reduce((sum, bin) => {
+      const type = typeOf(bin);
+      return sum + (type ? room(type) : 0);
+    }, 0);
+  const inPlan = roomIn(plan.placed.filter((bin) => bin.group === held.group));
   // What the group needs of the bins that go; a bin that is larger than need be may be swapped for a smaller one.
-  const spare = shape ? Math.max(0, inPlan - shape.volumeMl) : 0;
-  const needOf = (bins: readonly PlannedBin[]): number =>
-    bins.reduce((sum, bin) => sum + (typeOf(bin) ? room(typeOf(bin)!) : 0), 0) - spare;
+  const spare = group ? Math.max(0, inPlan - group.volumeMl) : 0;
+  const needOf = (bins: readonly PlannedBin[]): number => roomIn(bins) - spare;
   const changes: HandChange[] = [];
   const tryOut = (kind: HandChange['kind'], going: readonly PlannedBin[], type: PlanContainer, count: number): void => {
     if (room(type) * count < needOf(going) - 0.5) return;
@@ -67,7 +69,7 @@ export function handChanges(problem: PlanProblem, plan: Plan, key: string): Hand
       held,
       type,
       count,
-      (room(type) > 0 ? gramsPerMl : 0) * Math.min(room(type), needOf(going) / count),
+      gramsPerMl * Math.min(room(type), Math.max(0, needOf(going)) / count),
     );
     if (!after) return;
     changes.push({

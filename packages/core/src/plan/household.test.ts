@@ -2,10 +2,11 @@ import { HouseholdState } from '../household/HouseholdState';
 import { applyCommand, type Applied } from '../household/applyCommand';
 import type { Op } from '../household/command';
 import { lot as lotEntity } from '../stock/lot.entity';
-import type { ContainerFields, ItemFields, PlanFields } from '../household/registry';
+import type { ItemFields, PlanFields } from '../household/registry';
 import {
   AS_ADULT,
   binFields,
+  containerFields,
   itemFields,
   lotFields,
   shelfFields,
@@ -25,31 +26,6 @@ import { findRemedies } from './remedies';
 import { modelSpace, plainRoom } from '../fit/spaceModel';
 
 const base = (id: string) => ({ id, seq: 1, retired: false });
-const containerFields = (more: Partial<ContainerFields> = {}): ContainerFields => ({
-  name: 'crate',
-  look: 'slatted',
-  family: '',
-  colour: '',
-  topWidthTenthMm: 3000,
-  topDepthTenthMm: 3000,
-  baseWidthTenthMm: null,
-  baseDepthTenthMm: null,
-  heightTenthMm: 2500,
-  hasLid: false,
-  openHeightTenthMm: null,
-  innerVolumeMl: 20_000,
-  insideWidthTenthMm: null,
-  insideDepthTenthMm: null,
-  insideHeightTenthMm: null,
-  stackPitchTenthMm: null,
-  nestPitchTenthMm: null,
-  maxLoadGrams: null,
-  weightGrams: 1000,
-  priceMinor: 500,
-  owned: 2,
-  free: false,
-  ...more,
-});
 
 /** A closet of two shelves on holes, one crate of two in use there, 12 one-litre bottles in it. */
 function closet(): HouseholdState {

@@ -7,7 +7,7 @@ export { groupUses } from './groupUse';
 export { type HalfShelfOffer, halfShelfOffers } from './halfShelves';
 export { type BulkyThing, looseBox, opsForLoose, placeBulky, splitBulky, withLoose } from './looseThings';
 export { groupOfPlan, inNewGroups, isBinOf, planGroupId } from './planGroups';
-export { binsOfContainer, forbiddenShelves, freeCount, planContainer, planProblem } from './planProblem';
+export { binsOfContainer, forbiddenShelves, freeCount, planContainer, planProblem, planShelves } from './planProblem';
 export { type PlanReason, priceOfPlan, type StandingPlan } from './planReasons';
 export { searchPlan } from './planSpace';
 export type { GroupPrice, GroupUse, PlanAnswer, PlanContainer, PlanPrice, PlanProblem } from './planTypes';

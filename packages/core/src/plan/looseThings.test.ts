@@ -1,11 +1,12 @@
 import { HouseholdState } from '../household/HouseholdState';
-import type { ContainerFields, ShelfFields, SpaceFields } from '../household/registry';
+import type { ShelfFields, SpaceFields } from '../household/registry';
 import { lot as lotEntity } from '../stock/lot.entity';
 import type { ThingShape } from '../stock/item.entity';
 import { applyCommand } from '../household/applyCommand';
 import {
   AS_ADULT,
   binFields,
+  containerFields,
   idMaker,
   itemFields,
   lotFields,
@@ -26,30 +27,14 @@ const shape = (sides: readonly [number, number, number], more: Partial<ThingShap
   kept: [],
   ...more,
 });
-const crate: ContainerFields = {
-  name: 'crate',
-  look: 'slatted',
-  family: '',
-  colour: '',
+/** Three crates of 60 × 40 × 30 cm. */
+const crate = containerFields({
   topWidthTenthMm: 6000,
   topDepthTenthMm: 4000,
-  baseWidthTenthMm: null,
-  baseDepthTenthMm: null,
   heightTenthMm: 3000,
-  hasLid: false,
-  openHeightTenthMm: null,
   innerVolumeMl: null,
-  insideWidthTenthMm: null,
-  insideDepthTenthMm: null,
-  insideHeightTenthMm: null,
-  stackPitchTenthMm: null,
-  nestPitchTenthMm: null,
-  maxLoadGrams: null,
-  weightGrams: 1000,
-  priceMinor: 500,
   owned: 3,
-  free: false,
-};
+});
 /** A rack of 150 × 210 × 50 cm with two shelves of 143 × 50, 40 and 90 cm high inside. */
 function rack(
   things: Readonly<Record<string, { shape?: ThingShape; count?: number }>>,

@@ -5,7 +5,7 @@ import { EmptyShelf, goesInto, modelSpace, ShelfFloor, sidesUp, type Compartment
 import { footOf } from '../handling';
 import type { HouseholdState, ItemRow, LooseThing, LotRow, Op, PlanRow, SpaceRow } from '../household';
 import { lotsWithin } from '../sort';
-import { bulkOfLot, opsForMoving, shapeOf, type KnownShape, type OpContext } from '../stock';
+import { bulkOfLot, opsForMoving, shapeOf, sidesOf, type KnownShape, type OpContext } from '../stock';
 import { standingOf } from './filling';
 import { freeCount, isForHands, planContainer } from './planProblem';
 import type { PlanProblem, PlanShelf } from './planTypes';
@@ -61,7 +61,8 @@ export function splitBulky<T extends Things>(
   });
   const insides = containers.map(insideOf);
   const bulky = new Map<string, BulkyThing>();
-  const isBulky = (item: ItemRow, lot: LotRow): boolean => {
+  /** Whether a lot is taken out; it is then among the bulky ones. */
+  const takesOut = (item: ItemRow, lot: LotRow): boolean => {
     const known = shapeOf(item);
     if (!known || lot.quantityThousandths < 1000) return false;
     if (!known.shape.kept.includes('own_box') && insides.some((inside) => goesInto(known.shape, inside))) return false;
@@ -74,7 +75,7 @@ export function splitBulky<T extends Things>(
   const left = groups.flatMap((group): T[] => {
     const lots = group.lots.filter((lot) => {
       const item = state.get('item', lot.itemId);
-      return !item || !isBulky(item, lot);
+      return !item || !takesOut(item, lot);
     });
     if (lots.length === group.lots.length) return [group];
     if (lots.length === 0) return [];
@@ -91,8 +92,7 @@ export function splitBulky<T extends Things>(
   return { groups: left, bulky: [...bulky.values()].sort((a, b) => longest(b) - longest(a)) };
 }
 
-const longest = ({ shape }: Pick<BulkyThing, 'shape'>): number =>
-  Math.max(shape.widthTenthMm, shape.depthTenthMm, shape.heightTenthMm);
+const longest = ({ shape }: Pick<BulkyThing, 'shape'>): number => Math.max(...sidesOf(shape));
 
 /**
  * Finds a place for each: from a rail, on a shelf (where it takes the least room away), beside the space, or none.
@@ -117,8 +117,7 @@ export function placeBulky(
   const placed: LooseThing[] = [];
   for (const thing of bulky) {
     const { shape, itemId, guessed, grams } = thing;
-    const sides = [shape.widthTenthMm, shape.depthTenthMm, shape.heightTenthMm].sort((a, b) => b - a);
-    const [length, breadth, thickness] = sides as [number, number, number];
+    const [length, breadth, thickness] = sidesOf(shape).sort((a, b) => b - a) as [number, number, number];
     const upright = shape.kept.includes('upright');
     const bare = {
       itemId,

@@ -1,7 +1,7 @@
 import type { HouseholdState, ContainerRow, LotRow, PlannedBin, PlanGroup } from '../household';
 import { containerGrams, footShare, innerVolumeMl, insideOf } from '../containers';
 import { footOf, takesItem } from '../handling';
-import type { GroupUse, PlanContainer, PlanProblem } from './planTypes';
+import type { GroupUse, PlanContainer, PlanProblem, PlanShelf } from './planTypes';
 import { modelSpace, type SpaceModel } from '../fit';
 
 /** Where a container type is in use: bins that are one of it. */
@@ -79,6 +79,18 @@ export interface PlanWishes {
   shelfId?: string | null;
 }
 
+/** The shelves of a space as plans compute with them. */
+export const planShelves = ({ space, shelves }: SpaceModel): PlanShelf[] =>
+  shelves.map(({ shelf, bottomTenthMm, room, frame, loadGrams, adjustable }) => ({
+    shelfId: shelf.id,
+    bottomTenthMm,
+    room,
+    frame,
+    loadGrams,
+    adjustable,
+    inBody: space.kind !== 'chest_freezer' && shelf.kind !== 'door_rack',
+  }));
+
 /** The problem to be solved for a space, from what the household has written down. Data only: it goes to a worker. */
 export function planProblem(
   state: HouseholdState,
@@ -99,17 +111,7 @@ export function planProblem(
         one.free > 0 || one.priceMinor !== null || wishes.locked.some((bin) => bin.containerId === one.containerId),
     );
   const problem: PlanProblem = {
-    shelves: model.shelves
-      .filter(({ shelf }) => !wishes.shelfId || shelf.id === wishes.shelfId)
-      .map(({ shelf, bottomTenthMm, room, frame, loadGrams, adjustable }) => ({
-        shelfId: shelf.id,
-        bottomTenthMm,
-        room,
-        frame,
-        loadGrams,
-        adjustable,
-        inBody: space.kind !== 'chest_freezer' && shelf.kind !== 'door_rack',
-      })),
+    shelves: planShelves(model).filter(({ shelfId }) => !wishes.shelfId || shelfId === wishes.shelfId),
     holes: model.holes,
     holeCount: model.holeCount,
     heightTenthMm: model.heightTenthMm,

@@ -1,5 +1,5 @@
 /** Where something to be bought would stand, among what stands there already. */
-import { EmptyShelf, modelSpace, ShelfFloor, type SlantedRow } from '../fit';
+import { EmptyShelf, modelSpace, ShelfFloor, sidesUp, type SlantedRow } from '../fit';
 import { climateOf } from '../handling';
 import type { BinRow, HouseholdState, ShelfRow, SpaceRow } from '../household';
 
@@ -104,7 +104,7 @@ function placeOn(
 ): RoomPlace | null {
   const found = (insteadOf: BinRow | null): RoomPlace | null => {
     const others = kinds.filter((_, at) => bins[at] !== insteadOf);
-    const way = sidesUp(size, upright).find((one) => standing(empty, others, [one.kind]));
+    const way = waysOf(size, upright).find((one) => standing(empty, others, [one.kind]));
     if (!way) return null;
     let count = 1;
     const copies = (more: number): Kind[] => Array.from({ length: more }, () => way.kind);
@@ -152,17 +152,12 @@ function kindOf(bin: BinRow): Kind | null {
 }
 const volumeOf = (bin: BinRow): number => (bin.widthTenthMm ?? 0) * (bin.depthTenthMm ?? 0) * (bin.heightTenthMm ?? 0);
 
-/** The ways it may stand: as measured first. A quarter turn on the same side is tried by the floor itself. */
-function sidesUp(
-  { widthTenthMm: w, depthTenthMm: d, heightTenthMm: h }: ThingSize,
-  upright: boolean,
-): { kind: Kind; laid: boolean }[] {
-  const way = (width: number, depth: number, height: number, laid: boolean) => ({
-    kind: kindFor('thing', { widthTenthMm: width, depthTenthMm: depth, heightTenthMm: height }),
-    laid,
-  });
-  return upright ? [way(w, d, h, false)] : [way(w, d, h, false), way(w, h, d, true), way(h, d, w, true)];
-}
+/** The ways it may stand, first as it was measured. A quarter turn on the same side is tried by the floor itself. */
+const waysOf = (size: ThingSize, upright: boolean): { kind: Kind; laid: boolean }[] =>
+  sidesUp(size, upright).map(([widthTenthMm, depthTenthMm, heightTenthMm], at) => ({
+    kind: kindFor('thing', { widthTenthMm, depthTenthMm, heightTenthMm }),
+    laid: at > 0,
+  }));
 
 /** Whether all of them stand on the floor, the largest first, and then some more. */
 function standing(empty: EmptyShelf, kinds: readonly Kind[], more: readonly Kind[]): boolean {

@@ -5,7 +5,7 @@ export { canDecant, opsForDecanting } from './decanting';
 export { type SetCount, setCount } from './sets';
 export { type DueLot, type LowItem, type NookSummary, stockOf } from './StockView';
 export { bulkOfLot, bulkOfNook } from './contents';
-export { type KnownShape, shapeMl, shapeOf, usualShape } from './shapes';
+export { type KnownShape, shapeMl, shapeOf, sidesOf, usualShape } from './shapes';
 export { fileUpright, foldedSize, stackFlat } from './folding';
 export {
   DISCARD_REASONS,

@@ -92,6 +92,17 @@ export function shapeOf(item: Pick<ItemRow, 'name' | 'traits'>): KnownShape | nu
   return usual && { shape: usual, guessed: true };
 }
 
+/** Wide, deep, high, as it stands. */
+export const sidesOf = ({
+  widthTenthMm,
+  depthTenthMm,
+  heightTenthMm,
+}: Pick<ThingShape, 'widthTenthMm' | 'depthTenthMm' | 'heightTenthMm'>): [number, number, number] => [
+  widthTenthMm,
+  depthTenthMm,
+  heightTenthMm,
+];
+
 /** What a thing with these sides takes up as a box, millilitres. */
 export const shapeMl = ({ widthTenthMm, depthTenthMm, heightTenthMm }: ThingShape): number =>
   (widthTenthMm * depthTenthMm * heightTenthMm) / 1e6;

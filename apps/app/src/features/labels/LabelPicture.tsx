@@ -1,4 +1,4 @@
-import type { LabelFont, LabelForm, LabelLayout } from '@ours/core';
+import { LABEL_LINE_MM, type LabelFont, type LabelForm, type LabelLayout } from '@ours/core';
 import Svg, { Circle, G, Line, Path, Rect, Text as SvgText } from 'react-native-svg';
 import { BOLD_FONT, BODY_FONT, MONO_BOLD_FONT } from '@/kit/theme/tamagui.config';
 import { PRINTED } from '@/kit/theme/palette';
@@ -103,12 +103,20 @@ function Marks({ layout }: { layout: LabelLayout }) {
                 rx={0.8}
                 fill="none"
                 stroke={INK}
-                strokeWidth={0.35}
+                strokeWidth={LABEL_LINE_MM}
               />
             );
           case 'ring':
             return (
-              <Circle key={at} cx={mark.x} cy={mark.y} r={mark.radius} fill="none" stroke={INK} strokeWidth={0.35} />
+              <Circle
+                key={at}
+                cx={mark.x}
+                cy={mark.y}
+                r={mark.radius}
+                fill="none"
+                stroke={INK}
+                strokeWidth={LABEL_LINE_MM}
+              />
             );
           case 'bar':
             return <Rect key={at} x={mark.x} y={mark.y} width={mark.width} height={mark.height} fill={INK} />;

@@ -1,4 +1,4 @@
-import type { LabelFont, LabelMark } from '@ours/core';
+import { LABEL_LINE_MM, type LabelFont, type LabelMark } from '@ours/core';
 import { PRINTED } from '@/kit/theme/palette';
 import type { LabelFonts } from './labelsPdf';
 import { scanCode } from './scanCode';
@@ -39,8 +39,6 @@ async function painted(
   return canvas;
 }
 
-const LINE_MM = 0.35;
-
 function paint(pen: CanvasRenderingContext2D, mark: LabelMark, dots: number): void {
   switch (mark.kind) {
     case 'text': {
@@ -53,11 +51,11 @@ function paint(pen: CanvasRenderingContext2D, mark: LabelMark, dots: number): vo
       return;
     }
     case 'box':
-      pen.lineWidth = LINE_MM * dots;
+      pen.lineWidth = LABEL_LINE_MM * dots;
       pen.strokeRect(mark.x * dots, mark.y * dots, mark.width * dots, mark.height * dots);
       return;
     case 'ring':
-      pen.lineWidth = LINE_MM * dots;
+      pen.lineWidth = LABEL_LINE_MM * dots;
       pen.beginPath();
       pen.arc(mark.x * dots, mark.y * dots, mark.radius * dots, 0, 2 * Math.PI);
       pen.stroke();

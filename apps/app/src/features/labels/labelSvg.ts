@@ -1,4 +1,4 @@
-import type { LabelFont, LabelLayout, LabelMark } from '@ours/core';
+import { LABEL_LINE_MM, type LabelFont, type LabelLayout, type LabelMark } from '@ours/core';
 import { PRINTED } from '@/kit/theme/palette';
 import type { LabelFonts } from './labelsPdf';
 import { scanCode } from './scanCode';
@@ -11,7 +11,6 @@ interface Face {
   unitsPerEm: number;
   layout(text: string): { glyphs: Glyph[]; positions: { xAdvance: number; xOffset: number }[] };
 }
-const LINE_MM = 0.35;
 const round = (value: number): string => String(Math.round(value * 1000) / 1000);
 
 /** A label as an SVG file, true to size in millimetres; letters are outlines, so that no typeface is needed. */
@@ -33,7 +32,7 @@ export async function labelSvg(
 }
 
 function markSvg(mark: LabelMark, faceOf: (font: LabelFont) => Face): string {
-  const lines = `fill="none" stroke="${PRINTED.ink}" stroke-width="${LINE_MM}"`;
+  const lines = `fill="none" stroke="${PRINTED.ink}" stroke-width="${LABEL_LINE_MM}"`;
   switch (mark.kind) {
     case 'text': {
       const face = faceOf(mark.font);

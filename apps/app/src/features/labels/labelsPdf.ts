@@ -1,4 +1,12 @@
-import { labelPlaces, PAPERS, type LabelFont, type LabelLayout, type LabelMark, type LabelSheet } from '@ours/core';
+import {
+  LABEL_LINE_MM,
+  labelPlaces,
+  PAPERS,
+  type LabelFont,
+  type LabelLayout,
+  type LabelMark,
+  type LabelSheet,
+} from '@ours/core';
 import type { Color, PDFFont, PDFPage, Rotation } from 'pdf-lib';
 import { scanCode } from './scanCode';
 
@@ -30,9 +38,9 @@ class Pen {
       case 'text':
         return this.text(mark.text, x + mark.x, y + mark.y, mark.size, mark.font, mark.up === true);
       case 'ring':
-        return this.ring(x + mark.x, y + mark.y, mark.radius, 0.35);
+        return this.ring(x + mark.x, y + mark.y, mark.radius, LABEL_LINE_MM);
       case 'box':
-        return this.frame(x + mark.x, y + mark.y, mark.width, mark.height, 0.35);
+        return this.frame(x + mark.x, y + mark.y, mark.width, mark.height, LABEL_LINE_MM);
       case 'bar':
         return this.bar(x + mark.x, y + mark.y, mark.width, mark.height);
       case 'code':

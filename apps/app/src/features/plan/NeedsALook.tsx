@@ -1,4 +1,12 @@
-import { isFlammable, lotsWithin, spaceLoad, type HouseholdState, type LooseThing, type SpaceRow } from '@ours/core';
+import {
+  isFlammable,
+  lotsWithin,
+  sidesOf,
+  spaceLoad,
+  type HouseholdState,
+  type LooseThing,
+  type SpaceRow,
+} from '@ours/core';
 import { useRouter } from 'expo-router';
 import { YStack } from 'tamagui';
 import { LOAD_CAUTIONS } from '@/features/fit/words';
@@ -49,12 +57,7 @@ export function NeedsALook({ space, loose }: { space: SpaceRow; loose: readonly 
           onPress={() => router.push(`/item/${thing.itemId}`)}
           right={
             thing.how === 'beside' || thing.how === 'nowhere' ? (
-              <Button
-                label="Elsewhere?"
-                onPress={() =>
-                  router.push(roomForPath(itemName, [thing.widthTenthMm, thing.depthTenthMm, thing.heightTenthMm]))
-                }
-              />
+              <Button label="Elsewhere?" onPress={() => router.push(roomForPath(itemName, sidesOf(thing)))} />
             ) : undefined
           }
         />

@@ -138,7 +138,7 @@ function valuesOf(
   currency: string,
 ): Value[] {
   const view = viewPlan(state, space, plan);
-  const standing = standingPlan(state, space, plan, wishesOf(space, plan));
+  const standing = standingPlan(state, space, plan, wishesOf(space, plan))?.standing ?? null;
   const typeOf = (id: string) => state.get('container', id);
   const lost = standing?.price.groups.flatMap(({ leftMl }) => (leftMl > 0 ? [leftMl] : [])) ?? [];
   const bought = plan.placed.filter(({ buy }) => buy);

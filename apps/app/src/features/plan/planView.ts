@@ -8,6 +8,7 @@ import {
   planGroupId,
   standingOf,
   planContainer,
+  planShelves,
   type BinRow,
   type Compartment,
   type FrontView,
@@ -43,22 +44,7 @@ export function viewPlan(state: HouseholdState, space: SpaceRow, plan: Drawn): P
   });
   const loose = plan.loose ?? [];
   const rooms = roomsAfter(
-    withLoose(
-      {
-        shelves: model.shelves.map(({ shelf, bottomTenthMm, room, frame, loadGrams, adjustable }) => ({
-          shelfId: shelf.id,
-          bottomTenthMm,
-          room,
-          frame,
-          loadGrams,
-          adjustable,
-          inBody: space.kind !== 'chest_freezer' && shelf.kind !== 'door_rack',
-        })),
-        holes: model.holes,
-        heightTenthMm: model.heightTenthMm,
-      },
-      loose,
-    ),
+    withLoose({ shelves: planShelves(model), holes: model.holes, heightTenthMm: model.heightTenthMm }, loose),
     setting,
   );
   const tags = new Map<string, string>();

@@ -13,15 +13,20 @@ import {
 } from '@ours/core';
 import { groupsToHouse, wishesOf } from './usePlanWork';
 
+interface PlanInProblem {
+  problem: PlanProblem;
+  plan: Pick<PlanAnswer, 'placed' | 'shelves'>;
+}
+
 type Standing = Pick<PlanFields, 'placed' | 'shelves' | 'loose'> & { groups: readonly PlanGroup[] };
 
 /** A plan as it stands, with the problem it is an answer to as the home is now; null: the space is gone. */
-export function problemOfPlan(
+function problemOfPlan(
   state: HouseholdState,
   space: SpaceRow,
   plan: Standing,
   wishes = wishesOf(space, null),
-): { problem: PlanProblem; plan: Pick<PlanAnswer, 'placed' | 'shelves'> } | null {
+): PlanInProblem | null {
   const { uses, forbidden } = groupsToHouse(state, space, wishes);
   const built = planProblem(state, space.id, {
     ...wishes,
@@ -43,14 +48,14 @@ export function problemOfPlan(
   return { problem: withLoose(built.problem, plan.loose ?? []), plan: { placed: plan.placed, shelves } };
 }
 
-/** What a plan costs as it stands now, and why; null: nothing of the home is planned in it, or the space is gone. */
+/** A plan with its problem, and what it costs and why; `standing` is null when nothing of the home is planned in it. */
 export function standingPlan(
   state: HouseholdState,
   space: SpaceRow,
   plan: Standing,
   wishes = wishesOf(space, null),
-): StandingPlan | null {
-  if (plan.groups.length === 0) return null;
+): (PlanInProblem & { standing: StandingPlan | null }) | null {
   const built = problemOfPlan(state, space, plan, wishes);
-  return built && priceOfPlan(built.problem, built.plan);
+  if (!built) return null;
+  return { ...built, standing: plan.groups.length === 0 ? null : priceOfPlan(built.problem, built.plan) };
 }

@@ -17,7 +17,7 @@ import {
 } from '@ours/core';
 import { useMemo, useState } from 'react';
 import { viewPlan } from './planView';
-import { problemOfPlan, standingPlan } from './standingPlan';
+import { standingPlan } from './standingPlan';
 import { usePlanWork } from './usePlanWork';
 import { PLACE_PROBLEMS } from './words';
 
@@ -44,10 +44,11 @@ export function usePlanBoard(space: SpaceRow) {
   );
   const { solving, wishes } = work;
   // While it is sought the search says what the best so far costs.
-  const standing = useMemo(
-    () => (drawn && solving.state !== 'solving' ? { version, ...standingPlan(state, space, drawn, wishes) } : null),
+  const built = useMemo(
+    () => (drawn && solving.state !== 'solving' ? { version, of: standingPlan(state, space, drawn, wishes) } : null),
     [state, version, space, drawn, wishes, solving.state],
-  );
+  )?.of;
+  const standing = built?.standing ?? null;
   const families = [...new Set(state.all('container').map(({ family }) => family))]
     .filter((family) => family !== '')
     .sort();
@@ -100,26 +101,23 @@ export function usePlanBoard(space: SpaceRow) {
       );
   };
   // Looked for only while it is asked for: each is the whole plan, priced.
-  const changes = useMemo(() => {
-    if (!changing || !plan || selected === null) return { version, of: [] };
-    const built = problemOfPlan(state, space, plan, wishes);
-    return { version, of: built ? handChanges(built.problem, built.plan, selected) : [] };
-  }, [changing, plan, selected, state, version, space, wishes]).of;
+  const changes = useMemo(
+    () => (changing && selected !== null && built ? handChanges(built.problem, built.plan, selected) : []),
+    [changing, selected, built],
+  );
   const heldId = chosen?.bin.containerId ?? null;
   const heldShelf = chosen?.bin.shelfId ?? null;
-  const more = useMemo(() => {
-    if (!plan || heldId === null || heldShelf === null) return { version, count: 0 };
-    const built = problemOfPlan(state, space, plan, wishes);
-    return { version, count: built ? moreOnShelf(built.problem, built.plan, heldShelf, heldId) : 0 };
-  }, [plan, heldId, heldShelf, state, version, space, wishes]).count;
+  const more = useMemo(
+    () =>
+      built && heldId !== null && heldShelf !== null ? moreOnShelf(built.problem, built.plan, heldShelf, heldId) : 0,
+    [built, heldId, heldShelf],
+  );
   const boards = useMemo(() => {
-    const left = (standing?.price?.groups ?? []).flatMap(({ group, leftMl }) =>
+    const left = (built?.standing?.price.groups ?? []).flatMap(({ group, leftMl }) =>
       leftMl > 0 ? [{ group, volumeMl: leftMl }] : [],
     );
-    if (!drawn || left.length === 0) return { version, of: [] };
-    const built = problemOfPlan(state, space, drawn, wishes);
-    return { version, of: built ? halfShelfOffers(built.problem, { ...built.plan, left }) : [] };
-  }, [standing, drawn, state, version, space, wishes]).of;
+    return built && left.length > 0 ? halfShelfOffers(built.problem, { ...built.plan, left }) : [];
+  }, [built]);
   const makeChange = ({ placed }: HandChange): void => {
     setChanging(false);
     setSelected(null);

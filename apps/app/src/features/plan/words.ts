@@ -3,6 +3,7 @@ import {
   codeTail,
   formatLength,
   MOST_MORE,
+  sidesOf,
   type HalfShelfOffer,
   type HandChange,
   formatMass,
@@ -164,28 +165,20 @@ const HEAVY_GRAMS = 5000;
 const capitalised = (words: string): string => words.charAt(0).toUpperCase() + words.slice(1);
 
 /** `Paddle, 4 of 160 × 20 × 8 cm`, with the longest side first. */
-export function looseTitle(
-  name: string,
-  count: number,
-  { widthTenthMm, depthTenthMm, heightTenthMm }: LooseThing,
-  unit: LengthUnit,
-): string {
-  const sides = [widthTenthMm, depthTenthMm, heightTenthMm].sort((a, b) => b - a);
+export function looseTitle(name: string, count: number, thing: LooseThing, unit: LengthUnit): string {
+  const sides = sidesOf(thing).sort((a, b) => b - a);
   return `${name}, ${count === 1 ? '' : `${count} of `}${formatSize(sides, unit)}`;
 }
 
 /** Where a thing goes that goes into no container, and why; that its sides are a guess is said last. */
 export function looseWords(
-  { how, short, guessed, ownBox, widthTenthMm, depthTenthMm, heightTenthMm }: LooseThing,
+  thing: LooseThing,
   count: number,
   { space, shelf }: { space: string; shelf: string },
   unit: LengthUnit,
 ): string {
-  const [, breadth, thickness] = [widthTenthMm, depthTenthMm, heightTenthMm].sort((a, b) => b - a) as [
-    number,
-    number,
-    number,
-  ];
+  const { how, short, guessed, ownBox } = thing;
+  const [, breadth, thickness] = sidesOf(thing).sort((a, b) => b - a) as [number, number, number];
   const why = ownBox ? 'Kept in the box it came in.' : 'Goes into no container that is free.';
   const over =
     short === null ? '' : `${formatLength(short.overTenthMm, unit)} too large for the ${shelf}, the nearest to fit.`;

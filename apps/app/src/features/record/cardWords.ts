@@ -1,6 +1,7 @@
 import {
   formatSize,
   pluralUnit,
+  sidesOf,
   type CivilDate,
   type DateField,
   type ItemRow,
@@ -137,7 +138,7 @@ export function questionWords(question: LineQuestion): string {
 /** What the sides of a line do: a thing learns them, or has others until now. */
 export function sidesDetail(known: ItemRow | null, sides: readonly number[], unit: LengthUnit): string {
   const shape = known?.traits?.shape;
-  const before = shape ? [shape.widthTenthMm, shape.depthTenthMm, shape.heightTenthMm] : null;
+  const before = shape ? sidesOf(shape) : null;
   if (before?.every((side, at) => side === sides[at])) return 'as they are known';
   return before ? `instead of ${formatSize(before, unit)}` : 'of one, as it stands';
 }

@@ -11,6 +11,7 @@ import {
   packFor,
   setCount,
   shapeOf,
+  sidesOf,
 } from '@ours/core';
 import { useLocalSearchParams, useRouter } from 'expo-router';
 import { useState } from 'react';
@@ -269,9 +270,7 @@ function Rules({
   const set = useHousehold(({ state, version }) => ({ count: setCount(state, item), version })).count;
   const meals = mealsOf(item);
   const known = shapeOf(item);
-  const sides = known
-    ? ([known.shape.widthTenthMm, known.shape.depthTenthMm, known.shape.heightTenthMm] as const)
-    : null;
+  const sides = known ? sidesOf(known.shape) : null;
   const fills = useHousehold(({ state }) => fillsWords(state, item));
   const rows = [
     {

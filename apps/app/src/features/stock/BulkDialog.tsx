@@ -7,6 +7,7 @@ import {
   formatSize,
   KEPT_HOW,
   shapeOf,
+  sidesOf,
   formatMass,
   lengthField,
   massField,
@@ -60,11 +61,6 @@ const KEPT_WORDS: Readonly<Record<KeptHow, string>> = {
   air: 'Needs air',
 };
 const SIDE_KEYS = ['wide', 'deep', 'high'] as const;
-const sidesOf = ({ widthTenthMm, depthTenthMm, heightTenthMm }: ThingShape) => [
-  widthTenthMm,
-  depthTenthMm,
-  heightTenthMm,
-];
 const BARE: ItemTraits = { weightGrams: null, volumeMl: null, textile: null, groups: {} };
 type Texts = Record<string, string>;
 /** Groups that a person says; alphabet and frequency follow from the name and the use. */
