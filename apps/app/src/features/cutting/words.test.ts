@@ -1,14 +1,17 @@
 import { cutBars, dividerStrips, linersFromRoll, NOMINAL_BOARDS, riserPieces } from '@ours/core';
 import {
-  barsWords,
   barWords,
+  barsWords,
   boardWords,
+  dividedWords,
   linerWords,
   riserWords,
   rollWords,
   sectionWords,
+  sectionsWords,
   slotWords,
   tooLongWords,
+  unmeasuredWords,
 } from './words';
 
 const divided = dividerStrips({ widthTenthMm: 4000, depthTenthMm: 3000 }, 3, 2, 50)!;
@@ -41,4 +44,25 @@ describe('what to cut, in words', () => {
     const riser = riserPieces({ widthTenthMm: 6000, depthTenthMm: 1800, heightTenthMm: 700 }, board)!;
     expect(riserWords(riser, 'metric')).toMatch(/^\d+ layers? of \d+: .* cm high, .* cm deep\.$/);
   });
+});
+
+test('a divided drawer: how many things, how each lies, what could not be divided for', () => {
+  const section = { thing: 0, x: 0, y: 0, width: 2050, depth: 900, across: 3, along: 2, layers: 1 };
+  const drawer = (sections: number, freeDepth: number) => ({
+    sections: Array.from({ length: sections }, () => section),
+    left: [],
+    strips: [],
+    freeDepth,
+  });
+  expect(dividedWords(drawer(1, 0), 1, 'metric')).toBe('A section for the one thing.');
+  expect(dividedWords(drawer(3, 1200), 3, 'metric')).toBe(
+    'A section for each of the 3 things; 12 cm free at the back.',
+  );
+  expect(dividedWords(drawer(2, 0), 3, 'metric')).toBe('Sections for 2 of 3 things.');
+  expect(dividedWords(drawer(0, 4800), 2, 'metric')).toBe('None of the 2 things goes in.');
+  const candles = { name: 'Candles', count: 6, sides: [2000, 200, 200] as const, upright: false };
+  expect(sectionsWords(section, 1, candles, 'metric')).toBe('1 Candles: 20.5 × 9 cm clear, 3 side by side, 2 in depth');
+  expect(unmeasuredWords(['a', 'b', 'c', 'd', 'e', 'f', 'g', 'h'])).toBe(
+    'Without sides written down, so not divided for: a, b, c, d, e, f and 2 more.',
+  );
 });

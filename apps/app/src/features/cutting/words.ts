@@ -48,8 +48,15 @@ export const riserWords = (riser: Riser, unit: LengthUnit): string =>
   `${counted(riser.layers, { one: '# layer', other: '# layers' })} of ${riser.sideBySide}: ${formatLength(Math.round(riser.heightTenthMm), unit)} high, ${formatLength(Math.round(riser.depthTenthMm), unit)} deep.`;
 
 /** How many things have a section of their own, and what is free behind them. */
-export const dividedWords = ({ sections, freeDepth }: DividedDrawer, of: number, unit: LengthUnit): string =>
-  `${sections.length === of ? counted(of, { one: 'A section for the one thing', other: 'A section for each of the # things' }) : `Sections for ${sections.length} of ${of} things`}${freeDepth > LEAST_FREE ? `; ${formatLength(freeDepth, unit)} free at the back` : ''}.`;
+export function dividedWords({ sections, freeDepth }: DividedDrawer, of: number, unit: LengthUnit): string {
+  if (sections.length === 0)
+    return counted(of, { one: 'The thing does not go in.', other: 'None of the # things goes in.' });
+  const said =
+    sections.length < of
+      ? `Sections for ${sections.length} of ${of} things`
+      : counted(of, { one: 'A section for the one thing', other: 'A section for each of the # things' });
+  return `${said}${freeDepth > LEAST_FREE ? `; ${formatLength(freeDepth, unit)} free at the back` : ''}.`;
+}
 const LEAST_FREE = 300;
 
 /** `2 Candles: 20 × 9 cm, 3 side by side, 2 in depth, 2 high.` */

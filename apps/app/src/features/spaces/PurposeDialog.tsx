@@ -38,6 +38,7 @@ export function PurposeDialog({ shelf, name, onClose }: { shelf: ShelfRow; name:
         Tags, kinds or words of a name, with commas between. What has none of them is pointed out, and nothing like it
         is proposed to go there. Left empty, anything may.
       </Small>
+      {shelf.purpose ? <Button kind="quiet" label="It is for anything" onPress={() => save(null)} /> : null}
       <XStack gap={8}>
         <Button
           grow
@@ -46,7 +47,6 @@ export function PurposeDialog({ shelf, name, onClose }: { shelf: ShelfRow; name:
           disabled={words.trim() === ''}
           onPress={() => save({ words: words.trim(), takes: takenFrom(takes) })}
         />
-        {shelf.purpose ? <Button grow label="For anything" onPress={() => save(null)} /> : null}
         <Button grow label="Cancel" onPress={onClose} />
       </XStack>
     </Dialog>

@@ -61,10 +61,10 @@ export function SpaceEditor({ spaceId }: { spaceId: string }) {
     <YStack padding={16} gap={14}>
       {shelves.map(({ shelf, name, bins }) => (
         <Card key={shelf.id} gap={8} padding={12}>
-          <XStack alignItems="center" gap={8}>
-            <Strong flex={1}>
-              {codeTail(shelf.code)} {name}
-            </Strong>
+          <Strong>
+            {codeTail(shelf.code)} {name}
+          </Strong>
+          <XStack gap={4} flexWrap="wrap" marginHorizontal={-10}>
             <Button kind="quiet" label="What for …" onPress={() => setDialog({ kind: 'purpose', shelf, name })} />
             <Button kind="quiet" label="Change" onPress={() => setDialog({ kind: 'shelf', shelf })} />
             <Button kind="quiet" label="Remove" onPress={() => setDialog({ kind: 'remove', id: shelf.id, name })} />
