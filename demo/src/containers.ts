@@ -101,6 +101,9 @@ export const CONTAINERS: ContainerFields[] = [
     owned: 9,
     free: true,
   }),
+  container('turntable', 'closed', [30, 30, 24], { colour: 'pine', owned: 1, weightGrams: 900, form: 'turntable' }),
+  container('drawer box, divided', 'see_through', [32, 24, 10], { owned: 1, weightGrams: 500, sections: 8 }),
+  container('under-shelf basket', 'slatted', [40, 25, 14], { owned: 2, weightGrams: 600, form: 'under_shelf' }),
 ];
 
 /** Bins by name, and the container each of them is. */

@@ -8,6 +8,8 @@ export const MOST_COMMANDS_PER_BATCH = 100;
 export const MOST_ROWS_PER_COMMAND = 2000;
 /** Containers placed in one plan. */
 export const MOST_PLACED = 500;
+/** Groups beside the first that share one planned bin. */
+export const MOST_SHARING = 5;
 /** Things in one plan that go into no container. */
 export const MOST_LOOSE = 100;
 /** Types of container on a plan's list of what was bought. */

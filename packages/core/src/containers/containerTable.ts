@@ -1,5 +1,5 @@
 import { LEAST_SIDE_TENTH_MM } from './container';
-import { type BinLook, type ContainerFields, BIN_LOOKS } from '../household';
+import { type BinLook, type ContainerFields, BIN_LOOKS, CONTAINER_FORMS, MOST_SECTIONS } from '../household';
 import { readLength } from '../base';
 
 /** The columns of a table of containers, as they are written and read. Lengths with their unit, or bare in centimetres. */
@@ -26,6 +26,8 @@ export const CONTAINER_COLUMNS = [
   'price',
   'owned',
   'free',
+  'form',
+  'sections',
 ] as const;
 type Column = (typeof CONTAINER_COLUMNS)[number];
 
@@ -73,6 +75,8 @@ export function containerToRow(container: ContainerFields): Record<Column, strin
     lid: container.hasLid ? 'yes' : '',
     owned: String(container.owned),
     free: container.free ? 'yes' : '',
+    form: container.form ?? '',
+    sections: container.sections ? String(container.sections) : '',
   };
 }
 
@@ -137,5 +141,11 @@ export function containerFromRow(row: Readonly<Record<string, string>>, homeUnit
   const owned = text('owned') === '' ? 0 : amount(text('owned'));
   if (owned === null || !Number.isInteger(owned) || owned > MOST_OWNED)
     return fail('owned', { kind: 'whole', most: MOST_OWNED });
-  return { ok: true, fields: { ...fields, owned } as unknown as ContainerFields };
+  const form = text('form') === '' ? null : text('form');
+  if (form !== null && !(CONTAINER_FORMS as readonly string[]).includes(form))
+    return fail('form', { kind: 'one_of', values: CONTAINER_FORMS });
+  const sections = text('sections') === '' ? null : amount(text('sections'));
+  if (sections !== null && (!Number.isInteger(sections) || sections < 2 || sections > MOST_SECTIONS))
+    return fail('sections', { kind: 'whole', most: MOST_SECTIONS });
+  return { ok: true, fields: { ...fields, owned, form, sections } as unknown as ContainerFields };
 }

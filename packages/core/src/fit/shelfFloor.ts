@@ -11,6 +11,8 @@ interface Kind {
   heightTenthMm: number;
   footShare: number;
   stackPitchTenthMm: number | null;
+  /** `under_shelf`: hung from the shelf above, off the floor. */
+  form?: string;
 }
 
 /** A shelf with nothing on it, and its free floor for bins of a height. Shared by all that fill the same space. */
@@ -26,6 +28,8 @@ export class EmptyShelf {
     readonly loadGrams: number | null,
     /** Slanted rows found before. */
     readonly rows: Map<string, SlantedRow | null>,
+    /** Above it is another shelf, from which something can hang. */
+    readonly underShelf = false,
   ) {}
 
   /** A number for the obstacles that are in the way of a bin this high: bins with one number have one free floor. */
@@ -61,6 +65,7 @@ function emptyFloor(room: Compartment, inTheWay: readonly FloorRect[]): FloorRec
 export class ShelfFloor {
   private readonly room: Compartment;
   private readonly bins: StandingBody[] = [];
+  private readonly hung: StandingBody[] = [];
   private readonly stacks: { containerId: string; foot: StandingBody; count: number }[] = [];
   /** Free rectangles by the number of the floor (see EmptyShelf.floorAt), where they were asked for. */
   private readonly free: (FloorRect[] | undefined)[] = [];
@@ -84,6 +89,7 @@ export class ShelfFloor {
 
   /** Puts one on the floor where it leaves the narrowest gap, or at a slant where it fits in no other way. */
   place(kind: Kind, weightGrams: number): StandingBody | null {
+    if (kind.form === 'under_shelf') return this.hang(kind);
     if (kind.heightTenthMm > this.room.height || !this.carries(weightGrams)) return null;
     const { piece, turn } = this.pieceOf(kind);
     const place = narrowestPlace(this.freeAt(kind.heightTenthMm), piece);
@@ -93,6 +99,27 @@ export class ShelfFloor {
       if (standsFree(bin, this.room) && slidesIn(bin, this.room)) return this.take(kind, bin, weightGrams);
     }
     return this.placeSlanted(kind, weightGrams);
+  }
+
+  /** Hangs one under the shelf above, which carries it, where nothing stands as high. */
+  private hang(kind: Kind): StandingBody | null {
+    const { room } = this;
+    const z = room.height - kind.heightTenthMm;
+    if (!this.shelf.underShelf || z < 0) return null;
+    let rects = emptyFloor(
+      room,
+      room.obstacles.filter((one) => one.z + one.height > z),
+    );
+    for (const bin of [...this.bins.filter((one) => one.z + one.height > z), ...this.hung])
+      rects = cutOut(rects, floorBox(bin));
+    const { piece, turn } = this.pieceOf(kind);
+    const place = narrowestPlace(rects, piece);
+    if (!place) return null;
+    const quarter = place.turned !== turn;
+    const bin = { ...this.body(kind, place.x + place.width / 2, place.y + place.depth / 2, quarter ? 90 : 0), z };
+    if (!standsFree(bin, room) || !slidesIn(bin, room)) return null;
+    this.hung.push(bin);
+    return bin;
   }
 
   /** How narrow a gap one would leave on the floor; null when there is no room for it. */
@@ -125,7 +152,9 @@ export class ShelfFloor {
       this.shelf.rows.set(key, row);
     }
     if (!row?.getsIn) return null;
-    const bin = row.bins.find((one) => this.bins.every((other) => other.z > 0 || !overlap(one, other)));
+    const bin = row.bins.find(
+      (one) => !this.touchesHung(one) && this.bins.every((other) => other.z > 0 || !overlap(one, other)),
+    );
     return bin ? this.take(kind, bin, weightGrams) : null;
   }
 
@@ -135,7 +164,7 @@ export class ShelfFloor {
     for (const stack of this.stacks) {
       if (stack.containerId !== kind.containerId || stack.count >= MOST_STACKED) continue;
       const bin = { ...stack.foot, z: stack.foot.z + stack.count * kind.stackPitchTenthMm };
-      if (!standsFree(bin, this.room) || !slidesIn(bin, this.room)) continue;
+      if (!standsFree(bin, this.room) || !slidesIn(bin, this.room) || this.touchesHung(bin)) continue;
       stack.count++;
       this.bins.push(bin);
       this.grams += weightGrams;
@@ -144,8 +173,12 @@ export class ShelfFloor {
     return null;
   }
 
-  /** Takes up the room of a bin that stands fast. */
-  occupy(bin: StandingBody, weightGrams: number): void {
+  /** Takes up the room of a bin that stands fast, or hangs. */
+  occupy(bin: StandingBody, weightGrams: number, form?: string): void {
+    if (form === 'under_shelf') {
+      this.hung.push(bin);
+      return;
+    }
     this.bins.push(bin);
     this.grams += weightGrams;
     const box = floorBox(bin);
@@ -188,10 +221,20 @@ export class ShelfFloor {
   private freeAt(height: number): FloorRect[] {
     const at = this.shelf.floorAt(height);
     const known = this.free[at];
-    if (known) return known;
+    if (known) return this.belowHung(known, height);
     let rects = this.shelf.rectsOf(at);
     for (const bin of this.bins) rects = cutOut(rects, floorBox(bin));
     this.free[at] = rects;
-    return rects;
+    return this.belowHung(rects, height);
+  }
+
+  /** Of a free floor what something this high has, beside what hangs so low. */
+  private belowHung(rects: FloorRect[], height: number): FloorRect[] {
+    const low = this.hung.filter(({ z }) => z < height);
+    return low.reduce((left, one) => cutOut(left, floorBox(one)), rects);
+  }
+
+  private touchesHung(bin: StandingBody): boolean {
+    return this.hung.some((one) => one.z < bin.z + bin.height && overlap(one, bin));
   }
 }

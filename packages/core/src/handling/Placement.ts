@@ -1,6 +1,6 @@
 /** What a home costs to handle as its bins stand: minutes a month, term by term, kept up while bins are moved. */
 import { pacesBetween, type HandlingHome, type HandlingUnit } from './handlingTypes';
-import { liftMinutes, openingSeconds, reachSeconds } from './reach';
+import { openingSeconds, reachSeconds, weightMinutes } from './reach';
 import { layRow, type RowSpot } from './shelfRow';
 import { HANDLING } from './weights';
 
@@ -34,6 +34,7 @@ export function priceOf(home: HandlingHome, unit: HandlingUnit, shelfAt: number,
   const headroom = shelf.row.height - spot.lift - unit.body.height;
   const opening = openingSeconds({
     lid: unit.lid,
+    form: unit.form ?? null,
     fromAbove: shelf.row.fromAbove,
     headroomMm: headroom,
     inFront: spot.inFront,
@@ -43,7 +44,7 @@ export function priceOf(home: HandlingHome, unit: HandlingUnit, shelfAt: number,
     walking: HANDLING.paceSeconds * pacesBetween(home, unit.roomId, shelf.roomId) * minutes,
     reaching: reach * minutes,
     opening: opening * minutes,
-    lifting: liftMinutes(unit.grams / 1000, grip),
+    lifting: weightMinutes(unit.form, unit.grams / 1000, grip),
     purpose:
       isAtHome || unit.purpose === shelf.purpose ? 0 : HANDLING.purposeMinutes + HANDLING.purposeSeconds * minutes,
   };

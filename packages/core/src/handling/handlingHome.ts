@@ -151,6 +151,7 @@ class Building {
         uses: bin.look === 'kept_free' ? KEPT_FREE_USES : uses.uses,
       },
       lid: bin.hasLid,
+      form: container?.form ?? null,
       keptFree: bin.look === 'kept_free',
       grams: (container ? containerGrams(container) : 0) + bulkOfNook(this.state, bin.id).grams,
       ...uses,

@@ -1,4 +1,5 @@
 /** A home as handling computes with it: what stands where, who takes how often from it, what may stand where. Data only. */
+import type { ContainerForm } from '../household';
 import type { Purpose } from './kindOf';
 import type { Reacher } from './reach';
 import type { RowBody, RowShelf } from './shelfRow';
@@ -10,6 +11,7 @@ export interface HandlingUnit {
   name: string;
   body: RowBody;
   lid: boolean;
+  form?: ContainerForm | null;
   /** A place that is kept free: it costs nothing and stays. */
   keptFree: boolean;
   grams: number;

@@ -27,7 +27,9 @@ export {
   type Reacher,
   reacherOf,
   reachSeconds,
+  type TakenFrom,
   UNKNOWN_REACHER,
+  weightMinutes,
 } from './reach';
 export { layRow, type Row, type RowBody, type RowShelf, type RowSpot } from './shelfRow';
 export { HANDLING, OFTEN } from './weights';

@@ -1,4 +1,5 @@
 /** How far somebody reaches, and what a height costs them. */
+import type { ContainerForm } from '../household';
 import type { PersonRow } from '../household';
 import { HANDLING } from './weights';
 
@@ -86,23 +87,36 @@ export const liftMinutes = (kg: number, gripMm: number): number =>
   HANDLING.liftMinutes * kg * (gripMm / 1000) +
   HANDLING.heavyMinutes * Math.max(0, kg - HANDLING.heavyFromKg) * Math.max(0, gripMm / 1000 - HANDLING.heavyFromM);
 
-/** Seconds of getting at a bin each time: its lid, pulling it out, lifting away what is in front or on top. */
+/** What a thing is taken from: a container that is set down, one of another form, or the shelf itself. */
+export type TakenFrom = ContainerForm | 'bare' | null;
+
+/** Seconds of getting at what is in a bin each time: its lid, pulling it out, lifting away what is in front or on top. */
 export function openingSeconds({
   lid,
+  form,
   fromAbove,
   headroomMm,
   inFront,
 }: {
   lid: boolean;
+  form?: TakenFrom;
   /** Drawers, baskets and chests: nothing is pulled out. */
   fromAbove: boolean;
   headroomMm: number;
   /** Bins to be lifted away first. */
   inFront: number;
 }): number {
+  const away = HANDLING.inFrontSeconds * inFront;
+  if (form === 'bare') return HANDLING.bareSeconds + away;
+  if (form === 'turntable') return away;
+  if (form) return HANDLING.pullSeconds + away;
   const pulled = !fromAbove && (lid || headroomMm < HANDLING.headroomMm);
-  return (lid ? HANDLING.lidSeconds : 0) + (pulled ? HANDLING.pullSeconds : 0) + HANDLING.inFrontSeconds * inFront;
+  return (lid ? HANDLING.lidSeconds : 0) + (pulled ? HANDLING.pullSeconds : 0) + away;
 }
+
+/** What the weight of a bin costs at a height, minutes a month; what runs out on a rail is not lifted. */
+export const weightMinutes = (form: TakenFrom | undefined, kg: number, gripMm: number): number =>
+  form === 'pull_out' ? 0 : liftMinutes(kg, gripMm);
 
 /** Once, minutes, for a bin that goes elsewhere: carried, labelled, found anew by each who takes from it often enough. */
 export const carryingMinutes = (who: readonly { share: number }[]): number =>

@@ -19,6 +19,12 @@ export const HANDLING = {
   pullSeconds: 2,
   /** Lifted away: each bin in front, on top, or the basket above. */
   inFrontSeconds: 5,
+  /** What is taken from a shelf itself: put in line again. */
+  bareSeconds: 1.5,
+  /** For each layer over what is sought, half of them on average. */
+  digSeconds: 2,
+  /** Of a floor, what things beside each other cover. */
+  floorShare: 0.9,
   /** Room over an open bin that a hand gets through, mm. */
   headroomMm: 100,
   /** A thing away from the rest of its kind. */

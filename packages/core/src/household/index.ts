@@ -21,6 +21,9 @@ export { opsElsewhere } from './opsElsewhere';
 export {
   type AnyRow,
   BIN_LOOKS,
+  CONTAINER_FORMS,
+  type ContainerForm,
+  MOST_SECTIONS,
   type BinFields,
   type BinLook,
   type BinRow,
@@ -76,6 +79,7 @@ export {
   type RationFields,
   type PlanGroup,
   type LooseThing,
+  type OnShelf,
   type PlannedBin,
   type PlanRow,
   referencesOf,

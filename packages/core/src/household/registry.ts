@@ -194,6 +194,7 @@ export const NOOK_KINDS: readonly NookKind[] = ['space', 'shelf', 'bin'];
 export type Nook = { kind: 'space'; row: SpaceRow } | { kind: 'shelf'; row: ShelfRow } | { kind: 'bin'; row: BinRow };
 
 export { BIN_LOOKS, HOW_OFTEN } from '../spaces/bin.entity';
+export { CONTAINER_FORMS, type ContainerForm, MOST_SECTIONS } from '../containers/container.entity';
 export { GROUPINGS, SPACE_KINDS } from '../spaces/space.entity';
 export { SHELF_KINDS } from '../spaces/shelf.entity';
 export { VERDICTS } from '../sort/clearOut.entity';
@@ -217,5 +218,5 @@ export type {
 } from '../stock/item.entity';
 export type { PurchaseState } from '../restock/purchase.entity';
 export type { DateKind, EventKey, PackSize } from '../stock/lot.entity';
-export type { LooseThing, PlanGroup, PlannedBin } from '../plan/plan.entity';
+export type { LooseThing, OnShelf, PlanGroup, PlannedBin } from '../plan/plan.entity';
 export { PERSON_ROLES } from './person.entity';

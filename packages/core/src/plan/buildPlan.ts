@@ -20,7 +20,7 @@ const MOST_BOUGHT_OF_ONE = 60;
 
 /** Every single container that may be used, owned ones first. */
 export function boxesOf(problem: PlanProblem): Box[] {
-  const allowed = problem.containers.filter((one) => isAllowed(one, problem));
+  const allowed = problem.containers.filter((one) => one.form !== 'bare' && isAllowed(one, problem));
   const locked = new Map<string, number>();
   for (const { containerId, buy } of problem.locked)
     if (!buy) locked.set(containerId, (locked.get(containerId) ?? 0) + 1);

@@ -1,7 +1,5 @@
-import type { HouseholdState, Op, BinFields, ContainerRow, PlanRow } from '../household';
-import { codeShape, newBinCode, boundingBox } from '../base';
+import type { HouseholdState, Op, ContainerRow, PlanRow } from '../household';
 import { holeOf, modelSpace } from '../fit';
-import { groupOfPlan, isBinOf } from './planGroups';
 
 export interface BuyingLine {
   container: ContainerRow;
@@ -63,7 +61,8 @@ export function buyingListOf(state: HouseholdState, plan: PlanRow): BuyingList {
   };
 }
 
-function shelfMoves(state: HouseholdState, plan: PlanRow): ShelfMove[] {
+/** Which shelves go to which heights. */
+export function shelfMoves(state: HouseholdState, plan: PlanRow): ShelfMove[] {
   const space = state.get('space', plan.spaceId);
   if (!space) return [];
   const { holes } = modelSpace(space, state.shelvesOf(space.id));
@@ -95,68 +94,4 @@ export function opsForBuying(plan: PlanRow, container: ContainerRow, more: numbe
     { op: 'change', entity: 'plan', id: plan.id, fields: { bought } },
     { op: 'change', entity: 'container', id: container.id, fields: { owned: Math.max(0, container.owned + more) } },
   ];
-}
-
-/**
- * Sets a space up as planned: shelves onto their holes, bins of the groups onto their places. A bin that a group
- * fills most of stays the same bin, with what is in it; where there is none a new one is made. Other bins stay where they are.
- */
-export function opsForSettingUp(state: HouseholdState, plan: PlanRow, newId: () => string): Op[] {
-  const ops: Op[] = [];
-  const heights = new Map(plan.shelves.map((one) => [one.shelfId, one.bottomTenthMm]));
-  for (const move of shelfMoves(state, plan))
-    ops.push({
-      op: 'change',
-      entity: 'shelf',
-      id: move.shelfId,
-      fields: { bottomTenthMm: move.toTenthMm, heightTenthMm: null },
-    });
-  for (const { id, bottomTenthMm } of state.shelvesOf(plan.spaceId))
-    if (ops.length > 0 && heights.get(id) === bottomTenthMm)
-      ops.push({ op: 'change', entity: 'shelf', id, fields: { heightTenthMm: null } });
-  const free = state.shelvesOf(plan.spaceId).flatMap(({ id }) => state.binsIn(id));
-  const used = new Set(state.codesInUse().shapes);
-  const space = state.get('space', plan.spaceId);
-  const models = space ? modelSpace(space, state.shelvesOf(space.id)).shelves : [];
-  const bays = new Map(models.map(({ shelf, bayTenthMm }) => [shelf.id, bayTenthMm]));
-  plan.placed.forEach((planned, sort) => {
-    const container = state.get('container', planned.containerId);
-    const shelf = state.get('shelf', planned.shelfId);
-    if (!container || !shelf) return;
-    const box = boundingBox(container.topWidthTenthMm, container.topDepthTenthMm, planned.degrees);
-    const room = {
-      leftTenthMm: Math.max(0, Math.round(planned.cxTenthMm - box.width / 2 - (bays.get(shelf.id) ?? 0))),
-      widthTenthMm: Math.round(box.width),
-      depthTenthMm: Math.round(box.depth),
-      heightTenthMm: container.heightTenthMm,
-      containerId: container.id,
-      sort,
-      standing: {
-        frontTenthMm: Math.max(0, Math.round(planned.cyTenthMm - box.depth / 2)),
-        liftTenthMm: planned.liftTenthMm,
-        degrees: planned.degrees,
-      },
-    };
-    const group = planned.group === null ? null : groupOfPlan(plan, planned.group);
-    const known = group ? free.findIndex((bin) => isBinOf(group, bin)) : -1;
-    if (known >= 0) {
-      const [bin] = free.splice(known, 1);
-      ops.push({ op: 'change', entity: 'bin', id: bin!.id, fields: { ...room, shelfId: shelf.id, parentBinId: null } });
-      return;
-    }
-    const code = newBinCode(shelf.code, { shapes: used });
-    used.add(codeShape(code));
-    const fields: BinFields = {
-      ...room,
-      shelfId: shelf.id,
-      parentBinId: null,
-      name: group?.name ?? planned.group ?? container.name,
-      look: container.look,
-      hasLid: container.hasLid,
-      code,
-      tags: [],
-    };
-    ops.push({ op: 'create', entity: 'bin', id: newId(), fields });
-  });
-  return ops;
 }

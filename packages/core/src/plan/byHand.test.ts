@@ -90,3 +90,38 @@ test('how many more of a container stand on a shelf', () => {
   const tiny = given({ containers: [small, type('tiny', [500, 500, 500])] });
   expect(moreOnShelf(tiny, plan, 'low', 'tiny')).toBe(MOST_MORE);
 });
+
+describe('groups that share a bin', () => {
+  const two = given({
+    groups: ['rope', 'cleats'].map((id) => ({ name: id, id, volumeMl: 5000, grams: 500, binIds: [] })),
+    handling: { footMm: 0, groups: { rope: use(0.3, { kin: 'boat' }), cleats: use(0.3, { kin: 'boat' }) } },
+  });
+  const apart = { placed: [bin('a', 'small', 1500), bin('b', 'small', 4500, { group: 'cleats' })], shelves };
+
+  test('a bin is put with another, and out of it again; each at the price of the plan it becomes', () => {
+    const share = handChanges(two, apart, 'b').find(({ kind }) => kind === 'share')!;
+    expect(share).toMatchObject({ into: ['rope'], placed: [{ key: 'a', group: 'rope', also: ['cleats'] }] });
+    const plan = { placed: share.placed, shelves };
+    const [before, after] = [apart, plan].map((one) => priceOfPlan(two, one).price.sum);
+    expect(share.moreMinutes).toBeCloseTo(after! - before!, 12);
+    expect(share.moreMinutes).toBeLessThan(0);
+    expect(priceOfPlan(two, plan).reasons.map(({ together }) => together)).toEqual([['cleats'], ['rope']]);
+    const changes = handChanges(two, plan, 'a');
+    expect(changes.map(({ kind }) => kind)).toContain('swap');
+    const each = changes.find(({ kind }) => kind === 'apart')!;
+    expect(each.placed.map(({ group, also }) => [group, also ?? null])).toEqual([
+      ['rope', null],
+      ['cleats', null],
+    ]);
+    expect(each.moreMinutes).toBeCloseTo(-share.moreMinutes, 12);
+  });
+
+  test('not with what is kept apart, nor where it does not hold both, nor into a locked one', () => {
+    const kinds = (given: typeof two, plan = apart) => handChanges(given, plan, 'b').map(({ kind }) => kind);
+    const chemical = { footMm: 0, groups: { ...two.handling!.groups, rope: use(1, { apart: 'chemical' }) } };
+    expect(kinds({ ...two, handling: chemical })).not.toContain('share');
+    expect(kinds({ ...two, groups: two.groups.map((one) => ({ ...one, volumeMl: 9000 })) })).not.toContain('share');
+    const locked = { ...apart, placed: apart.placed.map((one) => ({ ...one, locked: one.key === 'a' })) };
+    expect(kinds(two, locked)).not.toContain('share');
+  });
+});

@@ -1,7 +1,8 @@
 import { MOST_PLACED } from '../base';
 import type { PlannedBin } from '../household';
 import { type StandingBody, EmptyShelf, ShelfFloor, type SlantedRow } from '../fit';
-import { capacityMl, useOfGroup } from './groupUse';
+import { useOfGroup } from './groupUse';
+import { roomsIn } from './sharing';
 import { planGroupId } from './planGroups';
 import type { PlanAnswer, PlanContainer, PlanProblem, Setting } from './planTypes';
 import { roomsAfter } from './shelfSettings';
@@ -27,6 +28,7 @@ export interface Ground {
   byId: Map<string, PlanContainer>;
   /** By id of a group. */
   gramsPerMl: Map<string, number>;
+  needMl: ReadonlyMap<string, number>;
 }
 
 /** The shelves of a problem with what is locked on them: where every plan begins. */
@@ -35,8 +37,15 @@ export function groundOf(problem: PlanProblem, setting: Setting, slants: Slants)
   const bottoms = new Map(setting.map((one) => [one.shelfId, one.bottomTenthMm]));
   const shelves = problem.shelves
     .map(
-      ({ shelfId, loadGrams }) =>
-        new EmptyShelf(shelfId, bottoms.get(shelfId)!, rooms.get(shelfId)!, loadGrams, slants),
+      ({ shelfId, loadGrams, inBody }) =>
+        new EmptyShelf(
+          shelfId,
+          bottoms.get(shelfId)!,
+          rooms.get(shelfId)!,
+          loadGrams,
+          slants,
+          inBody && problem.shelves.some((one) => one.inBody && bottoms.get(one.shelfId)! > bottoms.get(shelfId)!),
+        ),
     )
     .sort((a, b) => a.bottomTenthMm - b.bottomTenthMm);
   const gramsPerMl = problem.groups.map((group): [string, number] => [
@@ -49,6 +58,7 @@ export function groundOf(problem: PlanProblem, setting: Setting, slants: Slants)
     shelves,
     byId: new Map(problem.containers.map((one) => [one.containerId, one])),
     gramsPerMl: new Map(gramsPerMl),
+    needMl: new Map(problem.groups.map((group) => [planGroupId(group), group.volumeMl])),
   };
 }
 
@@ -68,6 +78,7 @@ interface Placed {
   shelfId: string;
   standing: StandingBody;
   group: string | null;
+  also: readonly string[];
   buy: boolean;
   locked: PlannedBin | null;
 }
@@ -89,7 +100,7 @@ export class Filling {
     private readonly way: Way = LOW,
   ) {
     const { problem, shelves, byId } = ground;
-    this.needs = new Map(problem.groups.map((group) => [planGroupId(group), group.volumeMl]));
+    this.needs = new Map(ground.needMl);
     this.money = problem.budgetMinor ?? 0;
     this.floors = shelves.map((shelf) => new ShelfFloor(shelf, way.slim));
     for (const bin of problem.locked) {
@@ -97,10 +108,17 @@ export class Filling {
       const floor = this.floors.find(({ shelfId }) => shelfId === bin.shelfId);
       if (!type || !floor) continue;
       const standing = standingOf(bin, type);
-      floor.occupy(standing, type.weightGrams);
+      floor.occupy(standing, type.weightGrams, type.form);
       const { group, buy } = bin;
-      const ml = group === null ? 0 : capacityMl(type, useOfGroup(problem, group), ground.gramsPerMl.get(group) ?? 0);
-      this.add({ type, shelfId: bin.shelfId, standing, group, buy, locked: bin }, floor.bottomTenthMm, ml);
+      const also = bin.also ?? [];
+      const takes =
+        group === null
+          ? []
+          : roomsIn(
+              type,
+              [group, ...also].map((id) => memberOf(ground, id)),
+            );
+      this.add({ type, shelfId: bin.shelfId, standing, group, also, buy, locked: bin }, floor.bottomTenthMm, takes);
       if (buy) this.money -= type.priceMinor ?? 0;
     }
   }
@@ -123,7 +141,11 @@ export class Filling {
         const floor = floors[at]!;
         const standing = stacking === 1 ? floor.onStack(type, weight) : floor.place(type, weight);
         if (!standing) continue;
-        this.add({ type, shelfId: floor.shelfId, standing, group: null, buy, locked: null }, floor.bottomTenthMm, 0);
+        this.add(
+          { type, shelfId: floor.shelfId, standing, group: null, also: [], buy, locked: null },
+          floor.bottomTenthMm,
+          [],
+        );
         return true;
       }
     }
@@ -131,20 +153,21 @@ export class Filling {
   }
 
   /**
-   * For a group, onto the first shelf of an order with room.
+   * For a group, or several that share it, onto the first shelf of an order with room.
+   * @param groups the first is what it is called after
    * @param grams of what goes into it
    * @param order places among the shelves
    * @param stacked on another of its kind before the next shelf; else on the floor of any shelf first
-   * @param ml what it takes of the group
+   * @param takes millilitres of each group
    */
   putInOrder(
     type: PlanContainer,
-    group: string,
+    groups: readonly string[],
     grams: number,
     buy: boolean,
     order: readonly number[],
     stacked: boolean,
-    ml: number,
+    takes: readonly number[],
   ): boolean {
     const weight = type.weightGrams + grams;
     if (this.isFull || (type.maxLoadGrams !== null && grams > type.maxLoadGrams + 1)) return false;
@@ -152,23 +175,27 @@ export class Filling {
       ? order.flatMap((at) => [[at, false] as const, [at, true] as const])
       : [...order.map((at) => [at, false] as const), ...order.map((at) => [at, true] as const)];
     // Nothing is put on what breaks, unless a lid bears it.
-    const bare = type.lid !== true && useOfGroup(this.ground.problem, group).fragile === true;
+    const bare = type.lid !== true && groups.some((id) => useOfGroup(this.ground.problem, id).fragile === true);
     const kind = bare ? { ...type, stackPitchTenthMm: null } : type;
     for (const [at, onTop] of ways) {
       const floor = this.floors[at]!;
       const standing = onTop ? floor.onStack(type, weight) : floor.place(kind, weight);
       if (!standing) continue;
-      this.add({ type, shelfId: floor.shelfId, standing, group, buy, locked: null }, floor.bottomTenthMm, ml);
+      const [group = null, ...also] = groups;
+      this.add({ type, shelfId: floor.shelfId, standing, group, also, buy, locked: null }, floor.bottomTenthMm, takes);
       return true;
     }
     return false;
   }
 
-  private add(one: Placed, bottomTenthMm: number, ml: number): void {
+  private add(one: Placed, bottomTenthMm: number, takes: readonly number[]): void {
     const { sums, needs } = this;
-    const { type, group, standing } = one;
+    const { type, group, also, standing } = one;
     this.placed.push(one);
-    if (group !== null && needs.has(group)) needs.set(group, needs.get(group)! - ml);
+    if (group !== null)
+      [group, ...also].forEach((id, at) => {
+        if (needs.has(id)) needs.set(id, needs.get(id)! - (takes[at] ?? 0));
+      });
     sums.volumeMl += type.volumeMl;
     sums.lifting += type.volumeMl * (bottomTenthMm + standing.z);
     if (standing.z > 0) sums.stacked++;
@@ -206,10 +233,11 @@ export class Filling {
   private bins(groups?: readonly (string | null)[]): PlannedBin[] {
     const taken = new Set(this.ground.problem.locked.map(({ key }) => key));
     let serial = 0;
-    return this.placed.map(({ standing, type, shelfId, group, buy, locked }, at) => {
+    return this.placed.map(({ standing, type, shelfId, group, also, buy, locked }, at) => {
       if (locked) return locked;
       while (taken.has(`p${serial}`)) serial++;
-      return plannedBin(standing, type, shelfId, groups?.[at] ?? group, buy, `p${serial++}`);
+      const bin = plannedBin(standing, type, shelfId, groups?.[at] ?? group, buy, `p${serial++}`);
+      return also.length > 0 ? { ...bin, also: [...also] } : bin;
     });
   }
 
@@ -229,6 +257,13 @@ export class Filling {
     };
   }
 }
+
+/** A group as a bin takes it; one the problem does not know needs nothing. */
+const memberOf = ({ problem, needMl, gramsPerMl }: Ground, id: string) => ({
+  needMl: needMl.get(id) ?? 0,
+  gramsPerMl: gramsPerMl.get(id) ?? 0,
+  use: useOfGroup(problem, id),
+});
 
 const plannedBin = (
   bin: StandingBody,

@@ -1,19 +1,21 @@
 /** Plans for groups of things: seeded annealing over which containers hold a group and where it goes, judged in minutes a month. */
 import { MOST_PLACED, seededRandom } from '../base';
+import { exchangePlaces, sharingWith, type Genes } from './genes';
 import { Filling, groundOf, type Ground, type Slants } from './filling';
 import { capacityMl, useOfGroup } from './groupUse';
-import { bestOf, canBuy, isSameMix, mayMove, mixesOf, standsIn, type Mixes } from './mixes';
+import { holdsAll, leastSharing, mayShare, partnersOf, roomsIn } from './sharing';
+import { bestOf, canBuy, isSameMix, leastAlone, mayMove, mixesOf, standsIn, type Mixes } from './mixes';
 import {
   handlingOfBin,
-  PLAN_COST,
   pricedGroups,
   pricePlan,
   type PricedBin,
   type PricedGroup,
   type PricedShelf,
 } from './planPrice';
+import { PLAN_COST } from './planCost';
 import type { PlanAnswer, PlanContainer, PlanPrice, PlanProblem, PlanSearch, Setting } from './planTypes';
-import { otherSettings, settingNow } from './shelfSettings';
+import { isAllowed, otherSettings, settingNow } from './shelfSettings';
 
 /** Minutes a plan may be worse to be gone along with, at the beginning and after so many tries. */
 const HOT = 2;
@@ -32,21 +34,12 @@ const TURNED = 0.05;
 const LIKED = 1.5;
 /** Share of tries after which the walk goes on from what a plan became. */
 const LEARNED = 0.2;
+/** Share of tries in which a group begins to share a bin, or no longer does, where any may. */
+const SHARED = 0.2;
 const SAME = 1e-9;
 /** Pairs of like bins that are looked at for having their groups exchanged. */
 const MOST_PAIRS = 300;
 
-/**
- * What is varied: the order of the groups; for each, which of its mixes, on which shelf first, and whether stacked before it goes on; and
- * whether bins stand only the way round that takes less of the width.
- */
-interface Genes {
-  order: number[];
-  mix: number[];
-  shelf: number[];
-  stacked: boolean[];
-  slim: boolean;
-}
 /** A setting of the shelves with the plan that the walk on it stands at. */
 interface Line {
   ground: Ground;
@@ -77,8 +70,13 @@ class GroupSearch implements PlanSearch {
   private readonly random: () => number;
   private readonly slants: Slants = new Map();
   private readonly groups: PricedGroup[];
+  /** What groups may share, the smallest first. */
+  private readonly bySize: PlanContainer[];
   private readonly mixes: Mixes[];
   private readonly bound: number | null;
+  /** For each group those with which it goes into one bin of some type. */
+  private readonly partners: number[][];
+  private readonly sharers: number[];
   private readonly lines: Line[];
   private readonly settings: Generator<Setting>;
   private found: Found;
@@ -87,6 +85,9 @@ class GroupSearch implements PlanSearch {
 
   constructor(private readonly problem: PlanProblem) {
     this.random = seededRandom(problem.seed);
+    this.bySize = problem.containers
+      .filter((type) => isAllowed(type, problem) && type.form !== 'bare')
+      .sort((a, b) => a.volumeMl - b.volumeMl);
     const now = settingNow(problem);
     const ground = groundOf(problem, now, this.slants);
     const moved = mayMove(problem);
@@ -101,6 +102,8 @@ class GroupSearch implements PlanSearch {
       problem,
       bare.map(({ id }, at) => this.mixes[at]!.fewest + (held.get(id)?.bins ?? 0)),
     );
+    this.partners = partnersOf(this.bySize.filter(stands), this.groups);
+    this.sharers = this.partners.flatMap((those, at) => (those.length > 0 ? [at] : []));
     this.bound = problem.locked.length > 0 ? null : this.boundOf(ground, bare, moved);
     this.lines = [this.newLine(ground)];
     this.settings = otherSettings(problem, now);
@@ -159,7 +162,15 @@ class GroupSearch implements PlanSearch {
 
   /** With no shelf moved each group is housed as cheaply as can be where they are; or else at least one is moved, to the best height. */
   private boundOf(ground: Ground, groups: readonly PricedGroup[], moved: boolean): number {
-    const sum = (all: readonly Mixes[]): number => all.reduce((least, { leastMinutes }) => least + leastMinutes, 0);
+    // Each in the cheapest way alone, or in the cheapest that a bin it shares can be.
+    const sum = (all: readonly Mixes[]): number =>
+      all.reduce((least, { leastMinutes, places }, at) => {
+        const own = groups[at]!;
+        if (places === null || this.partners[at]!.length === 0 || own.needMl <= 0.5) return least + leastMinutes;
+        const divided = this.problem.containers.some(({ sections }) => sections !== undefined);
+        const others = this.partners[at]!.map((other) => groups[other]!.use);
+        return least + Math.min(leastMinutes, leastAlone(places, own) + leastSharing(own.use, others, divided));
+      }, 0);
     if (!moved) return sum(this.mixes);
     const stands = standsIn(ground, false);
     const unmoved = groups.map((group, at) => mixesOf(ground, group, stands, false, this.mixes[at]!.fewest));
@@ -202,6 +213,8 @@ class GroupSearch implements PlanSearch {
       mix: order.map(() => 0),
       shelf: order.map((_, at) => likes[at]![0] ?? 0),
       stacked: order.map(() => false),
+      host: order.map(() => -1),
+      larger: order.map(() => 0),
       slim: true,
     };
     return { ground, shelves, likes, genes, minutes: Infinity, left: 0 };
@@ -217,7 +230,8 @@ class GroupSearch implements PlanSearch {
     const genes = line.minutes === Infinity ? line.genes : this.changed(line.genes);
     const built = this.build(line, genes);
     const first = this.tries < COOLED_AFTER;
-    const top = first ? HOT + HOTTER * line.left : WARM;
+    const again = Math.floor((this.tries - COOLED_AFTER) / WARMED_EVERY) % 3 === 2 ? HOT : WARM;
+    const top = first ? HOT + HOTTER * line.left : again;
     const phase = first ? this.tries / COOLED_AFTER : ((this.tries - COOLED_AFTER) % WARMED_EVERY) / WARMED_EVERY;
     const heat = top * (COLD / top) ** phase;
     const worse = built.price.sum - line.minutes;
@@ -233,21 +247,37 @@ class GroupSearch implements PlanSearch {
     }
   }
 
-  private changed({ order, mix, shelf, stacked, slim }: Genes): Genes {
-    const next = { order: [...order], mix: [...mix], shelf: [...shelf], stacked: [...stacked], slim };
+  private changed(genes: Genes): Genes {
+    const { order, mix, shelf, stacked, host, larger, slim } = genes;
+    const next = {
+      order: [...order],
+      mix: [...mix],
+      shelf: [...shelf],
+      stacked: [...stacked],
+      host: [...host],
+      larger: [...larger],
+      slim,
+    };
     if (this.random() < TURNED) next.slim = !slim;
     const pick = (below: number): number => Math.floor(this.random() * below);
+    if (this.sharers.length > 0 && this.random() < SHARED) {
+      this.shareOtherwise(next, this.sharers[pick(this.sharers.length)]!);
+      if (this.random() < 0.5) return next;
+    }
     for (let changes = this.random() < 0.6 ? 1 : 2; changes > 0; changes--) {
-      const group = pick(order.length);
+      // Who shares a bin stands where its host does.
+      const headOf = (at: number): number => (next.host[at]! >= 0 ? next.host[at]! : at);
+      const group = headOf(pick(order.length));
       const kind = this.random();
       const ways = this.mixes[group]!.list.length;
       if (kind < 0.3 && ways > 1) {
         // The cheap ones more often.
         next.mix[group] = Math.floor(this.random() ** LIKED * ways);
+        if (this.sharers.length > 0) next.larger[group] = pick(this.bySize.length);
       } else if (kind < 0.65) next.shelf[group] = pick(this.lines[0]!.shelves.length);
       else if (kind < 0.75) next.stacked[group] = !next.stacked[group];
       else if (kind < 0.9) {
-        const other = pick(order.length);
+        const other = headOf(pick(order.length));
         [next.shelf[group], next.shelf[other]] = [next.shelf[other]!, next.shelf[group]!];
         if (this.random() < 0.5) this.exchangeMixes(next, group, other);
       } else {
@@ -300,8 +330,13 @@ class GroupSearch implements PlanSearch {
     const filling = new Filling(ground, this.random, 0, { tight: false, slim: genes.slim });
     const free = new Map(problem.containers.map((one) => [one.containerId, one.free]));
     for (const { type, buy } of filling.placed) if (!buy) free.set(type.containerId, free.get(type.containerId)! - 1);
+    const housed = new Set<number>();
     for (const at of genes.order) {
+      if (housed.has(at)) continue;
       const group = this.groups[at]!;
+      for (const together of sharingWith(genes, this.sharers, at))
+        if (this.putTogether(filling, free, together, genes, line)) for (const one of together) housed.add(one);
+      if (housed.has(at)) continue;
       let need = Math.max(0, filling.needs.get(group.id) ?? 0);
       const not = problem.forbidden?.[group.id];
       const order = [genes.shelf[at]!, ...likes[at]!.filter((shelf) => shelf !== genes.shelf[at])].filter(
@@ -312,7 +347,7 @@ class GroupSearch implements PlanSearch {
         const isFree = (free.get(type.containerId) ?? 0) > 0;
         if (ml <= 0 || (!isFree && !canBuy(type, filling.money, problem))) return false;
         const grams = Math.round(Math.min(need, ml) * group.gramsPerMl);
-        if (!filling.putInOrder(type, group.id, grams, !isFree, order, genes.stacked[at]!, ml)) return false;
+        if (!filling.putInOrder(type, [group.id], grams, !isFree, order, genes.stacked[at]!, [ml])) return false;
         if (isFree) free.set(type.containerId, free.get(type.containerId)! - 1);
         else filling.money -= type.priceMinor!;
         need -= ml;
@@ -327,14 +362,63 @@ class GroupSearch implements PlanSearch {
         if (!put(type)) without.add(type);
       }
     }
-    const bins = filling.placed.map(({ type, shelfId, standing, group, buy }): PricedBin => ({
+    const bins = filling.placed.map(({ type, shelfId, standing, group, also, buy }): PricedBin => ({
       type: byId.get(type.containerId)!,
       shelfId,
       standing,
       group,
+      ...(also.length > 0 ? { also } : {}),
       buy,
     }));
     return { bins, filling, line, price: pricePlan(problem, this.groups, bins, shelves) };
+  }
+
+  /** Into a bin with another, with others, into a larger one, in the place of another, or out of it. */
+  private shareOtherwise(genes: Genes, guest: number): void {
+    const those = this.partners[guest]!;
+    const { host, larger } = genes;
+    const other = those[Math.floor(this.random() * those.length)]!;
+    const kind = this.random();
+    if (kind < 0.35) {
+      exchangePlaces(genes, guest, other);
+      if (this.random() < 0.5) this.exchangeMixes(genes, guest, other);
+    } else if (host[guest]! < 0) host[guest] = host[other]! >= 0 && this.random() < 0.5 ? host[other]! : other;
+    else if (kind < 0.5) larger[host[guest]!] = Math.floor(this.random() * this.bySize.length);
+    else host[guest] = this.random() < 0.5 ? -1 : other;
+  }
+
+  /** One bin for groups that share it, of a type that holds them all and stands; false: none does, and each has its own. */
+  private putTogether(
+    filling: Filling,
+    free: Map<string, number>,
+    together: readonly number[],
+    genes: Genes,
+    { ground, likes, shelves }: Line,
+  ): boolean {
+    const { problem } = ground;
+    const members = together.map((at) => this.groups[at]!);
+    // What is housed in part already, by what is locked, has its own bins.
+    if (members.some(({ id, needMl }) => (filling.needs.get(id) ?? 0) < needMl - 0.5)) return false;
+    if (members.some(({ use }, at) => members.some((other, b) => b < at && !mayShare(use, other.use)))) return false;
+    const head = together[0]!;
+    const not = new Set(members.flatMap(({ id }) => problem.forbidden?.[id] ?? []));
+    const order = [genes.shelf[head]!, ...likes[head]!.filter((shelf) => shelf !== genes.shelf[head])].filter(
+      (shelf) => !not.has(shelves[shelf]!.shelfId),
+    );
+    const needs = members.map(({ needMl }) => needMl);
+    const grams = Math.round(members.reduce((sum, { needMl, gramsPerMl }) => sum + needMl * gramsPerMl, 0));
+    const holding = this.bySize.filter((type) => holdsAll(type, members));
+    const first = Math.min(genes.larger[head]!, Math.max(0, holding.length - 1));
+    for (const type of [...holding.slice(first), ...holding.slice(0, first)]) {
+      const isFree = (free.get(type.containerId) ?? 0) > 0;
+      if (!isFree && !canBuy(type, filling.money, problem)) continue;
+      const ids = members.map(({ id }) => id);
+      if (!filling.putInOrder(type, ids, grams, !isFree, order, genes.stacked[head]!, needs)) continue;
+      if (isFree) free.set(type.containerId, free.get(type.containerId)! - 1);
+      else filling.money -= type.priceMinor!;
+      return true;
+    }
+    return false;
   }
 
   /** Bins alike exchange their groups while that costs less: what is taken more comes in front, on top, or to the better height. */
@@ -346,6 +430,8 @@ class GroupSearch implements PlanSearch {
     for (let a = 0; a < bins.length; a++)
       for (let b = a + 1; b < bins.length && pairs < MOST_PAIRS; b++) {
         const [one, other] = [bins[a]!, bins[b]!];
+        // What is shared stays with those it was made for.
+        if (one.also || other.also) continue;
         if (one.type !== other.type || one.group === other.group || one.buy !== other.buy || locked[a] || locked[b])
           continue;
         if (!this.mayExchange(one, other)) continue;
@@ -376,11 +462,14 @@ class GroupSearch implements PlanSearch {
     return ground.shelves.every(({ shelfId, loadGrams }) => {
       if (loadGrams === null) return true;
       let grams = 0;
-      for (const { shelfId: on, type, group } of bins) {
+      for (const { shelfId: on, type, group, also } of bins) {
         if (on !== shelfId) continue;
-        const of = this.groups.find(({ id }) => id === group);
-        grams +=
-          type.weightGrams + (of ? Math.min(of.needMl, capacityMl(type, of.use, of.gramsPerMl)) * of.gramsPerMl : 0);
+        const members = [group, ...(also ?? [])].flatMap((one) => this.groups.find(({ id }) => id === one) ?? []);
+        const rooms = members.length === 0 ? [] : roomsIn(type, members);
+        grams += members.reduce(
+          (sum, of, at) => sum + Math.min(of.needMl, rooms[at]!) * of.gramsPerMl,
+          type.weightGrams,
+        );
       }
       return grams <= loadGrams;
     });

@@ -1,5 +1,6 @@
 /** Half-shelves that would make room for what a plan leaves over: one more level over low bins. */
 import { EmptyShelf, plainRoom, ShelfFloor, type StandingBody } from '../fit';
+import { partsLike } from './bareShelf';
 import { Filling, groundOf } from './filling';
 import { capacityMl, useOfGroup } from './groupUse';
 import { planGroupId } from './planGroups';
@@ -84,12 +85,15 @@ function housedOn(
   free: Map<PlanContainer, number>,
 ): { holds: HalfShelfOffer['holds']; bodies: StandingBody[] } {
   const floor = new ShelfFloor(upper, false);
+  const parts = partsLike(problem.containers, upper.room);
+  for (const part of parts) free.set(part, part.free);
+  const types = [...problem.containers.filter(({ form }) => form !== 'bare'), ...parts];
   const holds: HalfShelfOffer['holds'] = [];
   const bodies: StandingBody[] = [];
   for (const { group, volumeMl } of [...left].sort((a, b) => b.volumeMl - a.volumeMl)) {
     const planned = problem.groups.find((one) => planGroupId(one) === group);
     const density = planned && planned.volumeMl > 0 ? planned.grams / planned.volumeMl : 0;
-    const fitting = problem.containers
+    const fitting = types
       .filter((type) => isAllowed(type, problem) && (free.get(type) ?? 0) > 0)
       .map((type) => ({ type, ml: capacityMl(type, useOfGroup(problem, group), density) }))
       .filter(({ type, ml }) => ml > 0 && floor.gapFor(type, type.weightGrams) !== null)

@@ -18,7 +18,8 @@ import { footShare, innerVolumeMl, nestedHeight, stackCount } from '../container
 import { containerFromRow, containerToRow } from '../containers/containerTable';
 import { bulkOfNook } from '../stock/contents';
 import { fitContainer } from '../fit/fitContainer';
-import { buyingListOf, opsForBuying, opsForSettingUp } from './buyingList';
+import { buyingListOf, opsForBuying } from './buyingList';
+import { opsForSettingUp } from './setUp';
 import { coldRoom, loadState, spaceLoad } from './load';
 import { freeCount, planProblem } from './planProblem';
 import { searchPlan } from './planSpace';
@@ -152,7 +153,14 @@ describe('containers', () => {
     expect(freeCount(state, crate, 'another')).toBe(1);
   });
   it('a table of them reads as it was written, and a bad cell is named', () => {
-    const fields = containerFields({ openHeightTenthMm: 4123, priceMinor: 1290, family: 'River', free: true });
+    const fields = containerFields({
+      openHeightTenthMm: 4123,
+      priceMinor: 1290,
+      family: 'River',
+      free: true,
+      form: 'pull_out',
+      sections: 6,
+    });
     expect(containerFromRow(containerToRow(fields), 'metric')).toEqual({ ok: true, fields });
     expect(containerFromRow({ name: 'x', width: '30', depth: '20', height: 'tall' }, 'metric')).toEqual({
       ok: false,

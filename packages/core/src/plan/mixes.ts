@@ -1,19 +1,20 @@
 /** Which containers could hold a group, and what that costs at least: the choices of the search, and the bound it is measured by. */
 import { ShelfFloor } from '../fit';
-import { footOfBand, liftMinutes, reachSeconds, REACH_BANDS } from '../handling';
+import { footOfBand, liftMinutes, reachSeconds, REACH_BANDS, weightMinutes } from '../handling';
 import type { Ground } from './filling';
-import { capacityMl } from './groupUse';
+import { capacityMl, digSeconds, sectionsTaken } from './groupUse';
 import {
   airMinutes,
   handlingOfBin,
+  isSamePlace,
   moneyMinutes,
   movedOf,
   moveMinutes,
-  PLAN_COST,
   spreadMinutes,
   takingMinutes,
   type PricedGroup,
 } from './planPrice';
+import { PLAN_COST } from './planCost';
 import type { GroupUse, PlanContainer, PlanProblem } from './planTypes';
 import { isAllowed } from './shelfSettings';
 
@@ -28,8 +29,17 @@ export interface Mixes {
   list: Mix[];
   /** No fewer bins hold it; where even all do not, how many there are. */
   fewest: number;
-  /** No way of housing the group costs less. */
+  /** No way of housing the group in bins of its own costs less. */
   leastMinutes: number;
+  /** What any bin that takes of it costs at least; null: none does. */
+  places: LeastPlace | null;
+}
+/** The best of everything that a place for a group has, each by itself. */
+interface LeastPlace {
+  seconds: number;
+  gripMm: number;
+  /** Minutes a month for lifting a kilogram a metre. */
+  liftMinutes: number;
 }
 type Group = Omit<PricedGroup, 'fewest'>;
 
@@ -78,7 +88,7 @@ export function mixesOf(
 ): Mixes {
   const choices = choicesOf(ground, group, stands, moved);
   const taking = takingMinutes(group.use);
-  if (group.needMl <= 0.5) return { list: [], fewest: 0, leastMinutes: taking };
+  if (group.needMl <= 0.5) return { list: [], fewest: 0, leastMinutes: taking, places: null };
   const all = choices.reduce((sum, { ml, count }) => sum + ml * count, 0);
   const boxes = choices.reduce((sum, { count }) => sum + count, 0);
   if (all < group.needMl - 0.5)
@@ -86,6 +96,7 @@ export function mixesOf(
       list: [{ types: choices.flatMap(({ type, count }) => Array.from({ length: count }, () => type)), minutes: 0 }],
       fewest: boxes,
       leastMinutes: taking + PLAN_COST.leftMinutes + (PLAN_COST.leftMinutesALitre * (group.needMl - all)) / 1000,
+      places: choices.length === 0 ? null : leastPlace(choices),
     };
   const least = fewestOf(choices, group.needMl);
   const fewest = fewestOfAll ?? least;
@@ -104,6 +115,7 @@ export function mixesOf(
       leastOfCount(choices, group, fewest, beyond),
       taking + PLAN_COST.leftMinutes,
     ),
+    places: leastPlace(choices),
   };
 }
 
@@ -145,12 +157,14 @@ function choicesOf(
       const sold = soldOf(type, problem);
       const places = shelves.filter(({ room }) => type.heightTenthMm <= room.height);
       const least = places.flatMap(({ bottomTenthMm, room }) => {
+        // What hangs has its height by the shelf above.
+        const hung = type.form === 'under_shelf' ? room.height - type.heightTenthMm : 0;
         const levels =
           type.stackPitchTenthMm === null
             ? 0
             : Math.floor((room.height - type.heightTenthMm) / Math.max(1, type.stackPitchTenthMm));
         return [0, Math.min(1, levels)].map((level) =>
-          handlingOfBin(problem, use, type, { bottomTenthMm, room }, level * (type.stackPitchTenthMm ?? 0), 0),
+          handlingOfBin(problem, use, type, { bottomTenthMm, room }, hung + level * (type.stackPitchTenthMm ?? 0), 0),
         );
       });
       const foot = problem.handling?.footMm ?? 0;
@@ -235,15 +249,21 @@ function minutesOf(mix: readonly Choice[], { needMl, gramsPerMl, use }: Group, f
   const all = mix.reduce((sum, { ml }) => sum + ml, 0);
   let minutes = takingMinutes(use) + spreadMinutes(use, mix.length - fewest, 1);
   // Of the same kind it may stay; where it stands is for the plan to say.
-  minutes += movedOf(mix, use.now, ({ type }, now) => type.containerId === now.containerId) * moveMinutes(use);
+  minutes += movedOf(mix, use.now, ({ type }, now) => isSamePlace(type, now)).length * moveMinutes(use);
   const left = new Map(mix.map(({ type, free }) => [type, free]));
   for (const { type, ml, places } of mix) {
     const content = (ml / all) * needMl;
     const kg = (type.weightGrams + content * gramsPerMl) / 1000;
+    const floors = content * (use.floorMm2PerMl ?? 0);
+    const dig = digSeconds(
+      type,
+      type.sections ? (floors * type.sections) / sectionsTaken(type, { use, gramsPerMl }, content) : floors,
+    );
     minutes +=
       Math.min(
         ...places.map(
-          ({ seconds, gripMm }) => ((content / needMl) * seconds * use.uses) / 60 + liftMinutes(kg, gripMm),
+          ({ seconds, gripMm }) =>
+            ((content / needMl) * (seconds + dig) * use.uses) / 60 + weightMinutes(type.form, kg, gripMm),
         ),
       ) +
       PLAN_COST.binMinutes +
@@ -261,20 +281,30 @@ function leastOfCount(
   fewest: number,
   count: number,
 ): number {
-  const places = choices.flatMap((choice) => choice.places);
-  const seconds = Math.min(...places.map((place) => place.seconds));
-  const gripMm = Math.min(...places.map((place) => place.gripMm));
+  const place = leastPlace(choices);
   const lightest = Math.min(...choices.map(({ type }) => type.weightGrams));
   return (
-    takingMinutes(use) +
-    (seconds * use.uses) / 60 +
+    leastAlone(place, { needMl, gramsPerMl, use }) +
     spreadMinutes(use, count - fewest, 1) +
     count * PLAN_COST.binMinutes +
     // So many of the smallest stay empty where the things do not fill them; lifted apart, all weighs at least as much together.
     airMinutes(count * Math.min(...choices.map(({ type }) => type.volumeMl)), needMl) +
-    LIFT_OF_A_KG * (gripMm / 1000) * ((needMl * gramsPerMl + count * lightest) / 1000)
+    place.liftMinutes * (place.gripMm / 1000) * ((count * lightest) / 1000)
   );
 }
+function leastPlace(choices: readonly Choice[]): LeastPlace {
+  const places = choices.flatMap((choice) => choice.places);
+  return {
+    seconds: Math.min(...places.map(({ seconds }) => seconds)),
+    gripMm: Math.min(...places.map(({ gripMm }) => gripMm)),
+    liftMinutes: choices.some(({ type }) => type.form === 'pull_out') ? 0 : LIFT_OF_A_KG,
+  };
+}
+/** Taking, reaching and lifting of the things of a group at least, wherever they lie; minutes a month. */
+export const leastAlone = (place: LeastPlace, { needMl, gramsPerMl, use }: Omit<Group, 'id'>): number =>
+  takingMinutes(use) +
+  (place.seconds * use.uses) / 60 +
+  place.liftMinutes * (place.gripMm / 1000) * ((needMl * gramsPerMl) / 1000);
 /** To a height of one metre, below what is heavy. */
 const LIFT_OF_A_KG = liftMinutes(1, 1000);
 

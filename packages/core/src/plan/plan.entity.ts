@@ -17,7 +17,7 @@ import {
   yesNo,
   type Holds,
 } from '../definition';
-import { MOST_BOUGHT, MOST_LOOSE, MOST_PLACED } from '../base';
+import { MOST_BOUGHT, MOST_LOOSE, MOST_PLACED, MOST_SHARING } from '../base';
 import { sort } from '../spaces/room.entity';
 import { measure } from '../spaces/space.entity';
 
@@ -51,11 +51,28 @@ const plannedBin = record({
   degrees: decimal(0, 180),
   /** The id of a group of the plan. */
   group: orNull(groupId),
+  /** Other groups that share it. */
+  also: added(orNull(listOf(groupId, MOST_SHARING))),
   locked: yesNo,
   /** False: one of the pool. */
   buy: yesNo,
 });
 export type PlannedBin = Holds<typeof plannedBin>;
+
+/** A part of a shelf on which a group stands without a container; centre as of a bin, sides as it lies. */
+const onShelf = record({
+  key: text(1, 60),
+  shelfId: weakRef('shelf'),
+  cxTenthMm: measure,
+  cyTenthMm: measure,
+  degrees: decimal(0, 180),
+  widthTenthMm: measure,
+  depthTenthMm: measure,
+  heightTenthMm: measure,
+  group: orNull(groupId),
+  locked: yesNo,
+});
+export type OnShelf = Holds<typeof onShelf>;
 
 /**
  * Where things go that go into no container.
@@ -96,6 +113,8 @@ export const plan = defineEntity('plan', {
     groups: listOf(planGroup, 200),
     shelves: listOf(plannedShelf, 200),
     placed: listOf(plannedBin, MOST_PLACED),
+    /** Groups that stand on a shelf itself. */
+    onShelf: added(orNull(listOf(onShelf, MOST_PLACED))),
     /** What goes into no container. */
     loose: added(orNull(listOf(looseThing, MOST_LOOSE))),
     budgetMinor: orNull(money),

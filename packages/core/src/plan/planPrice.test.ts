@@ -52,6 +52,11 @@ describe('what a plan costs', () => {
           weightGrams: whole(0, 3000),
           priceMinor: whole(0, 3000),
           maxLoadGrams: random() < 0.3 ? whole(100, 20_000) : null,
+          ...(random() < 0.4
+            ? { form: (['turntable', 'pull_out', 'under_shelf', 'bare'] as const)[whole(0, 3)]! }
+            : random() < 0.3
+              ? { sections: 4 }
+              : {}),
         }),
       );
       const groups = Array.from({ length: whole(1, 5) }, (_, at) => ({
@@ -71,10 +76,13 @@ describe('what a plan costs', () => {
               ],
               largestMl: random() < 0.5 ? 0 : whole(1, 12_000),
               pieceMl: random() < 0.3 ? whole(100, 9000) : null,
+              floorMm2PerMl: random() < 0.5 ? 40 * random() : 0,
+              smallestMl: whole(0, 600),
+              kin: ['', 'towels', 'tools'][whole(0, 2)]!,
               ...(random() < 0.5
                 ? {
                     now: Array.from({ length: whole(0, 4) }, () => ({
-                      containerId: `t${whole(0, 3)}`,
+                      containerId: random() < 0.2 ? 'on_shelf' : `t${whole(0, 3)}`,
                       shelfId: `s${whole(0, 4)}`,
                     })),
                   }
@@ -86,6 +94,8 @@ describe('what a plan costs', () => {
       const given = problem({ containers: types, groups, handling });
       const bins: PricedBin[] = Array.from({ length: whole(0, 12) }, () => {
         const one = types[whole(0, 3)]!;
+        const first = whole(0, groups.length - 1);
+        const also = groups.flatMap(({ name }, at) => (at !== first && random() < 0.15 ? [name] : []));
         return {
           type: one,
           shelfId: shelves[whole(0, shelves.length - 1)]!.shelfId,
@@ -98,7 +108,7 @@ describe('what a plan costs', () => {
             depth: one.depthTenthMm,
             height: one.heightTenthMm,
           },
-          group: random() < 0.1 ? null : `g${whole(0, groups.length - 1)}`,
+          ...(random() < 0.1 ? { group: null } : { group: `g${first}`, also }),
           buy: random() < 0.3,
         };
       });

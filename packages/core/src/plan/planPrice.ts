@@ -1,31 +1,12 @@
 /** What a plan costs to live with, in minutes a month: one sum for the search, for the screen and for what a hand drags. */
 import { boundingBox } from '../base';
 import type { Compartment, StandingBody } from '../fit';
-import { carryingMinutes, HANDLING, liftMinutes, openingSeconds, PACES_WITHIN, reachSeconds } from '../handling';
-import { capacityMl, useOfGroup } from './groupUse';
+import { carryingMinutes, HANDLING, openingSeconds, PACES_WITHIN, reachSeconds, weightMinutes } from '../handling';
+import { digSeconds, ON_SHELF, sectionsTaken, useOfGroup } from './groupUse';
 import { planGroupId } from './planGroups';
+import { PLAN_COST } from './planCost';
+import { roomsIn, sharingMinutes } from './sharing';
 import type { GroupPrice, GroupUse, PlanContainer, PlanPrice, PlanProblem } from './planTypes';
-
-/** Own defaults, shown in docs; minutes a month unless named otherwise. */
-export const PLAN_COST = {
-  /** Each bin is kept in order. */
-  binMinutes: 0.1,
-  /** Looked through besides: each bin over the fewest that hold the group. */
-  extraBinSeconds: 3,
-  /** Each further shelf a group is spread over. */
-  shelfMinutes: 0.15,
-  shelfSeconds: 5,
-  /** Each litre that stays empty beyond a fifth of the bin. */
-  airMinutesALitre: 0.004,
-  airShare: 0.8,
-  /** A group that is not housed whole, and each litre of it. */
-  leftMinutes: 20,
-  leftMinutesALitre: 5,
-  /** Once: a shelf moved, and money; spread over a year. */
-  shelfMoveMinutes: 6,
-  minutesAHundredMinor: 2,
-  onceMonths: 12,
-} as const;
 
 /** A container that stands in a plan. */
 export interface PricedBin {
@@ -33,6 +14,8 @@ export interface PricedBin {
   shelfId: string;
   standing: StandingBody;
   group: string | null;
+  /** Other groups that share it. */
+  also?: readonly string[] | null;
   buy: boolean;
 }
 /** A shelf as it is set in a plan. */
@@ -54,21 +37,20 @@ export interface PricedGroup {
 /** What a bin that goes elsewhere costs once, spread over a year. Minutes a month. */
 export const moveMinutes = ({ who }: Pick<GroupUse, 'who'>): number => carryingMinutes(who) / PLAN_COST.onceMonths;
 
-/** How many bins are not among those of now. @param alike whether one of now is as good as staying */
+/** Which bins are not among those of now, by their places. @param alike whether one of now is as good as staying */
 export function movedOf<T>(
   bins: readonly T[],
   now: GroupUse['now'],
   alike: (bin: T, other: { containerId: string; shelfId: string }) => boolean,
-): number {
-  if (!now) return 0;
+): number[] {
+  if (!now) return [];
   const open = [...now];
-  let moved = 0;
-  for (const bin of bins) {
+  return bins.flatMap((bin, place) => {
     const at = open.findIndex((other) => alike(bin, other));
-    if (at < 0) moved += 1;
-    else open.splice(at, 1);
-  }
-  return moved;
+    if (at < 0) return [place];
+    open.splice(at, 1);
+    return [];
+  });
 }
 
 /** Bodies that share no more than this do not hide each other, tenths of a millimetre. */
@@ -78,7 +60,7 @@ const TOUCH_TENTH_MM = 50;
 export function handlingOfBin(
   problem: Pick<PlanProblem, 'handling'>,
   { who }: Pick<GroupUse, 'who'>,
-  type: Pick<PlanContainer, 'heightTenthMm' | 'lid'>,
+  type: Pick<PlanContainer, 'heightTenthMm' | 'lid' | 'form'>,
   { bottomTenthMm, room }: Pick<PricedShelf, 'bottomTenthMm' | 'room'>,
   zTenthMm: number,
   hidden: number,
@@ -91,6 +73,7 @@ export function handlingOfBin(
   const headroom = (room.height - zTenthMm - type.heightTenthMm) / 10;
   const opening = openingSeconds({
     lid: type.lid === true,
+    form: type.form ?? null,
     fromAbove: room.access !== 'front',
     headroomMm: headroom,
     inFront: hidden,
@@ -116,9 +99,12 @@ export const pricedGroups = (problem: PlanProblem, fewest: readonly number[]): P
     fewest: fewest[at]!,
   }));
 
-/** How many bins must be lifted away to get at each: those on top, and those in front where one gets in through the front. */
+/**
+ * How many bins must be lifted away to get at each: those on top, and those in front where one gets in through the front. What hangs
+ * under the shelf above is not lifted away.
+ */
 export function hiddenBy(
-  bins: readonly Pick<PricedBin, 'shelfId' | 'standing'>[],
+  bins: readonly (Pick<PricedBin, 'shelfId' | 'standing'> & { type?: Pick<PlanContainer, 'form'> })[],
   shelves: readonly PricedShelf[],
 ): number[] {
   const fromAbove = new Set(shelves.filter(({ room }) => room.access === 'top').map(({ shelfId }) => shelfId));
@@ -144,7 +130,8 @@ export function hiddenBy(
     let hidden = 0;
     for (const other of onShelf.get(shelfId)!) {
       const box = boxes[other]!;
-      if (other === at || Math.min(own.right, box.right) - Math.max(own.left, box.left) <= TOUCH_TENTH_MM) continue;
+      if (other === at || bins[other]!.type?.form === 'under_shelf') continue;
+      if (Math.min(own.right, box.right) - Math.max(own.left, box.left) <= TOUCH_TENTH_MM) continue;
       const onTop =
         box.foot > own.foot && Math.min(own.back, box.back) - Math.max(own.front, box.front) > TOUCH_TENTH_MM;
       const inFront = box.back <= own.front + TOUCH_TENTH_MM && box.top > own.foot && !fromAbove.has(shelfId);
@@ -154,8 +141,19 @@ export function hiddenBy(
   });
 }
 
+/** A bin with what each of its groups has of it, millilitres. */
+interface Filled {
+  /** Places of its groups among the priced ones. */
+  members: number[];
+  rooms: number[];
+  contents: number[];
+  /** Filled, with the bin itself. */
+  grams: number;
+}
+
 /**
- * What a plan costs, minutes a month, term by term. A group's things and takings are spread over its bins by what these take of it.
+ * What a plan costs, minutes a month, term by term. A group's things and takings are spread over its bins by what these take of it;
+ * what a bin costs as a whole (its weight, being kept in order, its air) is shared out among its groups by what they have of it.
  * @param groups see `pricedGroups`
  * @param shelves as they are set in the plan
  */
@@ -167,10 +165,7 @@ export function pricePlan(
 ): PlanPrice {
   const byId = new Map(shelves.map((shelf) => [shelf.shelfId, shelf]));
   const hidden = hiddenBy(bins, shelves);
-  const ofGroup = new Map<string, number[]>();
-  bins.forEach(({ group }, at) => {
-    if (group !== null) ofGroup.set(group, [...(ofGroup.get(group) ?? []), at]);
-  });
+  const { filled, ofGroup } = fill(groups, bins);
   const price: PlanPrice = {
     taking: 0,
     reaching: 0,
@@ -184,77 +179,145 @@ export function pricePlan(
     groups: [],
   };
   for (const bin of bins) if (bin.buy) price.once += moneyMinutes(bin.type.priceMinor ?? 0);
-  for (const group of groups) {
-    const own = priceGroup(problem, group, ofGroup.get(group.id) ?? [], bins, byId, hidden);
+  groups.forEach((group, at) => {
+    const own = priceGroup({ problem, groups, bins, filled, byId, hidden }, at, ofGroup[at]!);
     for (const term of ['taking', 'reaching', 'opening', 'lifting', 'keeping', 'once', 'left'] as const)
       price[term] += own[term];
-    price.groups.push(own.price);
-  }
+    price.groups.push({ group: group.id, ...own.price });
+  });
   price.sum = price.taking + price.reaching + price.opening + price.lifting + price.keeping + price.once + price.left;
   return price;
 }
 
+/** What lies in each bin, and the bins of each group. */
+function fill(groups: readonly PricedGroup[], bins: readonly PricedBin[]): { filled: Filled[]; ofGroup: number[][] } {
+  const place = new Map(groups.map(({ id }, at) => [id, at]));
+  const ofGroup: number[][] = groups.map(() => []);
+  const roomOf: number[] = groups.map(() => 0);
+  const filled = bins.map(({ type, group, also }, bin): Filled => {
+    const members = (also ? [group, ...also] : [group]).flatMap((id) => {
+      const at = id === null ? undefined : place.get(id);
+      return at === undefined ? [] : [at];
+    });
+    const rooms =
+      members.length === 0
+        ? []
+        : roomsIn(
+            type,
+            members.map((at) => groups[at]!),
+          );
+    members.forEach((at, nth) => {
+      ofGroup[at]!.push(bin);
+      roomOf[at]! += rooms[nth]!;
+    });
+    return { members, rooms, contents: [], grams: 0 };
+  });
+  filled.forEach((one, bin) => {
+    one.grams = bins[bin]!.type.weightGrams;
+    one.contents = one.members.map((at, nth) => {
+      const all = roomOf[at]!;
+      const { needMl, gramsPerMl } = groups[at]!;
+      const content = all > 0 ? (one.rooms[nth]! / all) * Math.min(needMl, all) : 0;
+      one.grams += content * gramsPerMl;
+      return content;
+    });
+  });
+  return { filled, ofGroup };
+}
+
+interface Priced {
+  problem: Pick<PlanProblem, 'handling'>;
+  groups: readonly PricedGroup[];
+  bins: readonly PricedBin[];
+  filled: readonly Filled[];
+  byId: ReadonlyMap<string, PricedShelf>;
+  hidden: readonly number[];
+}
+const sumUp = (all: readonly number[]): number => all.reduce((sum, one) => sum + one, 0);
+
 /** The part of a plan's price that is of one group. */
 function priceGroup(
-  problem: Pick<PlanProblem, 'handling'>,
-  { id, needMl, gramsPerMl, use, fewest }: PricedGroup,
+  { problem, groups, bins, filled, byId, hidden }: Priced,
+  group: number,
   /** Its bins, by their places among all. */
   own: readonly number[],
-  bins: readonly PricedBin[],
-  shelves: ReadonlyMap<string, PricedShelf>,
-  hidden: readonly number[],
-): Record<'taking' | 'reaching' | 'opening' | 'lifting' | 'keeping' | 'once' | 'left', number> & { price: GroupPrice } {
-  const room = own.map((at) => capacityMl(bins[at]!.type, use, gramsPerMl));
-  const all = room.reduce((sum, ml) => sum + ml, 0);
-  const leftMl = needMl - all > 0.5 ? needMl - all : 0;
+): Record<'taking' | 'reaching' | 'opening' | 'lifting' | 'keeping' | 'once' | 'left', number> & {
+  price: Omit<GroupPrice, 'group'>;
+} {
+  const { needMl, use, fewest } = groups[group]!;
   const perMonth = use.uses / 60;
   const sum = { taking: takingMinutes(use), reaching: 0, opening: 0, lifting: 0, keeping: 0, once: 0, left: 0 };
+  let housed = 0;
+  let heaviestGrams = 0;
+  let shared = 0;
+  const on = new Set<string>();
   const moved = movedOf(
     own.map((at) => bins[at]!),
     use.now,
-    ({ type, shelfId }, other) => type.containerId === other.containerId && shelfId === other.shelfId,
+    ({ type, shelfId }, other) => isSamePlace(type, other) && shelfId === other.shelfId,
   );
-  sum.once = moved * moveMinutes(use);
-  if (leftMl > 0) sum.left = PLAN_COST.leftMinutes + (PLAN_COST.leftMinutesALitre * leftMl) / 1000;
-  let heaviestGrams = 0;
-  const on = new Set<string>();
-  own.forEach((at, nth) => {
+  for (const at of own) {
     const { type, shelfId, standing } = bins[at]!;
-    const content = all > 0 ? (room[nth]! / all) * Math.min(needMl, all) : 0;
+    const { members, rooms, contents, grams } = filled[at]!;
+    const nth = members.indexOf(group);
+    const content = contents[nth]!;
+    housed += rooms[nth]!;
     const share = needMl > 0 ? content / needMl : 0;
     const { gripMm, reaching, opening } = handlingOfBin(
       problem,
       use,
       type,
-      shelves.get(shelfId)!,
+      byId.get(shelfId)!,
       standing.z,
       hidden[at]!,
     );
-    const grams = type.weightGrams + content * gramsPerMl;
+    const all = sumUp(contents);
+    const part = all > 0 ? content / all : 1 / members.length;
     sum.reaching += reaching * share * perMonth;
-    sum.opening += opening * share * perMonth;
-    sum.lifting += liftMinutes(grams / 1000, gripMm);
-    sum.keeping += PLAN_COST.binMinutes + airMinutes(type.volumeMl, content);
+    const floors = type.sections
+      ? (content * (use.floorMm2PerMl ?? 0) * type.sections) / sectionsTaken(type, groups[group]!, content)
+      : sumUp(members.map((member, other) => contents[other]! * (groups[member]!.use.floorMm2PerMl ?? 0)));
+    sum.opening += (opening + digSeconds(type, floors)) * share * perMonth;
+    sum.lifting += weightMinutes(type.form, grams / 1000, gripMm) * part;
+    sum.keeping += (PLAN_COST.binMinutes + airMinutes(type.volumeMl, all)) * part;
+    if (members.length > 1) {
+      shared += 1;
+      sum.keeping += sharingMinutes(
+        type,
+        nth,
+        members.map((member) => groups[member]!),
+      );
+    }
     heaviestGrams = Math.max(heaviestGrams, grams);
     on.add(shelfId);
-  });
+  }
+  // Carried and labelled once, however many groups are in it.
+  for (const at of moved) sum.once += moveMinutes(use) / filled[own[at]!]!.members.length;
+  const leftMl = needMl - housed > 0.5 ? needMl - housed : 0;
+  if (leftMl > 0) sum.left = PLAN_COST.leftMinutes + (PLAN_COST.leftMinutesALitre * leftMl) / 1000;
   sum.keeping += spreadMinutes(use, own.length - fewest, on.size);
   const { taking, reaching, opening, lifting, keeping } = sum;
   return {
     ...sum,
     price: {
-      group: id,
       bins: [...own],
+      shared,
       fewest,
       shelves: on.size,
       leftMl: Math.round(leftMl),
       minutes: taking + reaching + opening + lifting + keeping,
       reachSeconds: perMonth > 0 ? reaching / perMonth : 0,
-      moved,
+      moved: moved.length,
       heaviestGrams: Math.round(heaviestGrams),
     },
   };
 }
+
+/** Whether a bin of now is as good as one of a type: the same kind of container, or both the shelf itself. */
+export const isSamePlace = (
+  { containerId, form }: Pick<PlanContainer, 'containerId' | 'form'>,
+  now: { containerId: string },
+): boolean => containerId === now.containerId || (form === 'bare' && now.containerId === ON_SHELF);
 
 /** Taking and putting back with the paces within the room: what a group costs wherever it stands. */
 export const takingMinutes = ({ uses }: Pick<GroupUse, 'uses'>): number =>

@@ -1,4 +1,5 @@
-import type { HouseholdState, ContainerRow, LotRow, PlannedBin, PlanGroup } from '../household';
+import type { HouseholdState, ContainerRow, LotRow, PlannedBin, PlanGroup, SpaceRow } from '../household';
+import { bareOf, bareParts } from './bareShelf';
 import { containerGrams, footShare, innerVolumeMl, insideOf } from '../containers';
 import { footOf, takesItem } from '../handling';
 import type { GroupUse, PlanContainer, PlanProblem, PlanShelf } from './planTypes';
@@ -29,12 +30,15 @@ export function planContainer(state: HouseholdState, container: ContainerRow, sp
     lid: container.hasLid,
     airy: !container.hasLid || container.look === 'woven' || container.look === 'slatted',
     stackPitchTenthMm: container.stackPitchTenthMm,
-    volumeMl: innerVolumeMl(container),
+    // Of what is round, the circle.
+    volumeMl: Math.round(innerVolumeMl(container) * (container.form === 'turntable' ? Math.PI / 4 : 1)),
     weightGrams: containerGrams(container),
     maxLoadGrams: container.maxLoadGrams,
     free: freeCount(state, container, spaceId),
     priceMinor: container.priceMinor,
     family: container.family,
+    ...(container.form ? { form: container.form } : {}),
+    ...(container.sections ? { sections: container.sections } : {}),
   };
 }
 
@@ -60,6 +64,18 @@ export function forbiddenShelves(
     return not.length === 0 ? [] : [[id, not.map(({ shelf }) => shelf.id)]];
   });
   return Object.fromEntries(entries);
+}
+
+/** The parts of shelves a group may stand on, and those that are in the plan already, whatever they are like. */
+function bareTypes(space: SpaceRow, shelves: readonly PlanShelf[], locked: readonly PlannedBin[]): PlanContainer[] {
+  const parts = bareParts(space, shelves);
+  const known = new Set(parts.map(({ containerId }) => containerId));
+  for (const { containerId } of locked) {
+    const part = known.has(containerId) ? null : bareOf(containerId);
+    if (part) parts.push(part);
+    known.add(containerId);
+  }
+  return parts;
 }
 
 export interface PlanWishes {
@@ -110,12 +126,13 @@ export function planProblem(
       (one) =>
         one.free > 0 || one.priceMinor !== null || wishes.locked.some((bin) => bin.containerId === one.containerId),
     );
+  const shelves = planShelves(model).filter(({ shelfId }) => !wishes.shelfId || shelfId === wishes.shelfId);
   const problem: PlanProblem = {
-    shelves: planShelves(model).filter(({ shelfId }) => !wishes.shelfId || shelfId === wishes.shelfId),
+    shelves,
     holes: model.holes,
     holeCount: model.holeCount,
     heightTenthMm: model.heightTenthMm,
-    containers,
+    containers: wishes.groups.length === 0 ? containers : [...containers, ...bareTypes(space, shelves, wishes.locked)],
     groups: wishes.groups,
     locked: wishes.locked,
     budgetMinor: wishes.budgetMinor,

@@ -17,6 +17,10 @@ export interface PlanReason {
   band: ReachBand | null;
   /** It has more bins than the fewest that hold it: those are needed by others, or no better plan with them was found. */
   more: 'taken' | 'not_found' | null;
+  /** Of its bins, those that are none: it stands on the shelf itself. */
+  onShelf: number;
+  /** The groups it shares a bin with. */
+  together: string[];
 }
 export interface StandingPlan {
   price: PlanPrice;
@@ -68,7 +72,11 @@ export function priceOfPlan(problem: PlanProblem, plan: Pick<PlanAnswer, 'placed
     }
     const band = [...bands].sort(([, a], [, b]) => b - a)[0]?.[0] ?? null;
     const keys = bins.flatMap(({ locked }) => (locked ? [locked.key] : []));
-    return { group: group.id, keys, price: own, use: group.use, band, more };
+    const onShelf = bins.filter(({ type }) => type.form === 'bare').length;
+    const together = bins.flatMap((bin) =>
+      [bin.group, ...bin.also].filter((id): id is string => bin.also.length > 0 && id !== null && id !== group.id),
+    );
+    return { group: group.id, keys, price: own, use: group.use, band, more, onShelf, together };
   });
   return { price, reasons };
 }

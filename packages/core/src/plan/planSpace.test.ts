@@ -2,6 +2,7 @@ import highsLoader from 'highs';
 import { slidesIn, standsFree } from '../fit/compartment';
 import { FILL_SHARE } from '../containers/container';
 import { standingOf } from './filling';
+import { use } from './planPrice.test-support';
 import { searchPlan } from './planSpace';
 import { type PlanContainer, type PlanProblem } from './planTypes';
 import { roomsAfter } from './shelfSettings';
@@ -235,6 +236,8 @@ describe('the best mix for a space', () => {
         containers,
         groups,
         budgetMinor: 100_000,
+        // The solver knows of no bin that groups share.
+        handling: { footMm: 0, groups: Object.fromEntries(groups.map(({ name }) => [name, use(1, { apart: name })])) },
         shelves: [shelf('low', 0, 3000, { room: plainRoom(40_000, 3000, 3000) })],
       });
       const search = searchPlan(given);

@@ -1,4 +1,4 @@
-import type { LooseThing, PlannedBin, PlanGroup, ThingShape } from '../household';
+import type { ContainerForm, LooseThing, PlannedBin, PlanGroup, ThingShape } from '../household';
 import type { Compartment, HolePattern, InsideSize, ShelfFrame } from '../fit';
 
 /** A container type that may be used, with how many are free and what another one costs. */
@@ -22,6 +22,10 @@ export interface PlanContainer {
   /** Null: not for sale, only what is there. */
   priceMinor: number | null;
   family: string;
+  /** What is not simply set down and lifted out; `bare` is a part of a shelf, without a container. */
+  form?: ContainerForm | 'bare';
+  /** Alike sections it is divided into. */
+  sections?: number;
 }
 export interface PlanShelf {
   shelfId: string;
@@ -51,6 +55,16 @@ export interface GroupUse {
   fragile?: boolean;
   /** Only where air comes in. */
   air?: boolean;
+  /** Its smallest thing whose volume is known; left out: none is. */
+  smallestMl?: number;
+  /** Cloth that is folded and stacked. */
+  folded?: boolean;
+  /** What its things take up on a floor beside each other, square millimetres for each millilitre of them. */
+  floorMm2PerMl?: number;
+  /** What most of its things are tagged with, or their kind: those alike are kin. Empty: nothing. */
+  kin?: string;
+  /** Only groups alike in this share a bin: food, medicines, what a child may not get at, chemicals. */
+  apart?: string;
   /** The bins that hold it now: what stays of them is not carried. Left out: nothing is set up yet, and moving is not counted. */
   now?: readonly { containerId: string; shelfId: string }[];
 }
@@ -104,6 +118,8 @@ export interface GroupPrice {
   group: string;
   /** Its bins, by their places among the priced ones. */
   bins: number[];
+  /** Of those, shared with others. */
+  shared: number;
   /** No fewer bins hold it, of all that may be used; 0: nothing does. */
   fewest: number;
   shelves: number;
@@ -122,7 +138,7 @@ export interface PlanPrice {
   /** Taking and putting back, and the paces within the room: the same in every plan. */
   taking: number;
   reaching: number;
-  /** Lids, pulling out, lifting away what is in front or on top. */
+  /** Lids, pulling out, lifting away what is in front or on top, digging for what lies below, looking past what shares the bin. */
   opening: number;
   lifting: number;
   /** Bins kept in order, groups over more bins than need be, over several shelves, and air. */

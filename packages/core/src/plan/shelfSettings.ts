@@ -76,7 +76,9 @@ function movableRuns(problem: PlanProblem, holes: HolePattern): Run[] {
 
 /** Types worth setting shelves for, each alone and all together; the ones with most free volume first. */
 function likelyContainers(problem: PlanProblem): PlanContainer[][] {
-  const usable = problem.containers.filter((one) => isAllowed(one, problem) && (one.free > 0 || canBuy(one, problem)));
+  const usable = problem.containers.filter(
+    (one) => one.form !== 'bare' && isAllowed(one, problem) && (one.free > 0 || canBuy(one, problem)),
+  );
   const byVolume = [...usable].sort((a, b) => b.free * b.volumeMl - a.free * a.volumeMl);
   return usable.length === 0 ? [] : [usable, ...byVolume.map((one) => [one])];
 }
@@ -140,6 +142,6 @@ export function roomsAfter(
 
 /** Whether a type belongs to the family that is wished, if one is. */
 export const isAllowed = (one: PlanContainer, { family }: PlanProblem): boolean =>
-  family === null || one.family === family;
+  family === null || one.family === family || one.form === 'bare';
 const canBuy = (one: PlanContainer, { budgetMinor }: PlanProblem): boolean =>
   one.priceMinor !== null && budgetMinor !== null && one.priceMinor <= budgetMinor;

@@ -1,4 +1,11 @@
-import { BIN_LOOKS, definitionOf, LEAST_SIDE_TENTH_MM, type ContainerFields, type ContainerRow } from '@ours/core';
+import {
+  BIN_LOOKS,
+  CONTAINER_FORMS,
+  definitionOf,
+  LEAST_SIDE_TENTH_MM,
+  type ContainerFields,
+  type ContainerRow,
+} from '@ours/core';
 import { useRouter } from 'expo-router';
 import { v7 as uuidv7 } from 'uuid';
 import { BIN_LOOK_WORDS } from '@/features/spaces/words';
@@ -9,6 +16,7 @@ import { choicesOf } from '@/kit/form/Choices';
 import { FormDialog } from '@/kit/form/FormDialog';
 import type { Input } from '@/kit/form/inputs';
 import { Button } from '@/kit/press/Button';
+import { FORM_WORDS } from './words';
 
 const figure = (label: string, hint?: string): Input => ({ label, narrow: true, ...(hint ? { hint } : {}) });
 const FIRST = {
@@ -35,6 +43,11 @@ const FIRST = {
   },
 } satisfies Partial<Record<keyof ContainerFields, Input>>;
 const MORE = {
+  form: {
+    label: 'How it is used',
+    choices: [{ value: '', label: 'Set down' }, ...choicesOf(CONTAINER_FORMS, FORM_WORDS)],
+  },
+  sections: figure('Sections, or small boxes in it'),
   colour: figure('Colour'),
   baseWidthTenthMm: figure('Foot, wide'),
   baseDepthTenthMm: figure('Foot, deep'),
@@ -48,8 +61,10 @@ const MORE = {
   maxLoadGrams: figure('Carries'),
   weightGrams: figure('Weighs'),
 } satisfies Partial<Record<keyof ContainerFields, Input>>;
+/** As they are asked for: what came later is there as well. */
+type Asked = Required<ContainerFields>;
 const INPUTS: Readonly<Record<keyof ContainerFields, Input>> = { ...FIRST, ...MORE };
-const NEW: Partial<ContainerFields> = { look: 'closed', owned: 1, hasLid: false, free: false };
+const NEW: Partial<Asked> = { look: 'closed', owned: 1, hasLid: false, free: false, form: null };
 
 const SIDES = ['topWidthTenthMm', 'topDepthTenthMm', 'heightTenthMm', 'stackPitchTenthMm'] as const;
 /** A side under half a centimetre is a slip, and would make any number fit. */
@@ -74,16 +89,16 @@ export function ContainerDialog({ container, onClose }: { container: ContainerRo
       `Saved: ${fields.name}.`,
     );
   return (
-    <FormDialog<keyof ContainerFields, ContainerFields>
+    <FormDialog<keyof Asked, Asked>
       title={container ? container.name : 'A kind of container'}
       fields={definitionOf('container').fields}
       inputs={INPUTS}
-      start={container ?? NEW}
+      start={container ? { form: null, sections: null, ...container } : NEW}
       unit={unit}
       currency={currency}
       check={checkSides}
       folded={{
-        label: 'More measures: foot, lid, inside, stack, load',
+        label: 'More: foot, lid, inside, stack, load, sections',
         keys: Object.keys(MORE) as (keyof typeof MORE)[],
       }}
       onSave={save}

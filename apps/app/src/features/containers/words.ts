@@ -1,4 +1,4 @@
-import { formatLength, formatMoney, type ContainerFields, type containerFromRow } from '@ours/core';
+import { formatLength, formatMoney, type ContainerFields, type ContainerForm, type containerFromRow } from '@ours/core';
 import { counted } from '@/kit/text/counted';
 
 type BadRow = Extract<ReturnType<typeof containerFromRow>, { ok: false }>;
@@ -29,6 +29,13 @@ export const tooManyRowsWords = (rows: number, most: number): string =>
 
 export const noRowsWords = (columns: readonly string[]): string =>
   `No rows were read; the first line names the columns: ${columns.join(', ')} …`;
+
+/** What is not simply set down and lifted out. */
+export const FORM_WORDS: Readonly<Record<ContainerForm, string>> = {
+  turntable: 'Turntable',
+  pull_out: 'Pull-out',
+  under_shelf: 'Hangs under a shelf',
+};
 
 /** Where containers of a kind are in use: two of the places, then how many more. */
 export const inUseWords = (places: readonly string[]): string =>

@@ -2,15 +2,13 @@ import {
   formatMoney,
   buyingListOf,
   opsForBuying,
-  opsForLoose,
-  opsForSettingUp,
+  opsForWholeSetUp,
   type ContainerRow,
   type PlanRow,
   type SpaceRow,
 } from '@ours/core';
 import { useLocalSearchParams, useRouter } from 'expo-router';
 import { XStack, YStack } from 'tamagui';
-import { v7 as uuidv7 } from 'uuid';
 import { useHousehold } from '@/shared/HouseholdProvider';
 import { useRunCommand } from '@/shared/useRunCommand';
 import { useHome } from '@/shared/useHome';
@@ -33,6 +31,7 @@ import { buyingListRows, buyingListText, moveWords, textAsPdf } from './buyingLi
 import { MeasuresButton } from './MeasuresButton';
 import { NeedsALook } from './NeedsALook';
 import { viewPlan } from './planView';
+import { lotsOfGroups } from './usePlanWork';
 import { boughtWords, totalWords } from './words';
 import { sizeWords } from '@/features/fit/words';
 
@@ -104,7 +103,7 @@ function PlanList({ space, plan }: { space: SpaceRow; plan: PlanRow }) {
   const setUp = async (): Promise<void> => {
     const refusal = await runCommand(
       'space_set_up',
-      [...opsForSettingUp(state, plan, () => uuidv7()), ...opsForLoose(state, plan, opContext())],
+      opsForWholeSetUp(state, plan, lotsOfGroups(state, space, plan), opContext()),
       `Set up as planned: ${space.name}.`,
     );
     if (refusal === null) router.replace(`/space/${space.id}`);

@@ -5,7 +5,7 @@ import { ListHeading, ListRow } from '@/kit/layout/ListRow';
 import { useHousehold } from '@/shared/HouseholdProvider';
 import { shelfWords } from '@/shared/placeWords';
 import { useHome } from '@/shared/useHome';
-import { boardDetail, boardTitle } from './words';
+import { boardDetail, boardTitle, ON_THE_SHELF } from './words';
 
 /** Half-shelves that would make room for what the plan leaves over. */
 export function MakesRoom({
@@ -26,7 +26,7 @@ export function MakesRoom({
         offer,
         spaceId: shelf?.spaceId ?? null,
         title: boardTitle(offer, shelf ? shelfWords(state, shelf) : '', unit),
-        detail: boardDetail(offer, nameOf, (id) => state.get('container', id)?.name ?? '', unit),
+        detail: boardDetail(offer, nameOf, (id) => state.get('container', id)?.name ?? ON_THE_SHELF, unit),
       };
     }),
   })).of;

@@ -28,6 +28,7 @@ import {
   keptForWords,
   keptPlanWords,
   moreMinutesWords,
+  ON_THE_SHELF,
   moreWords,
   plannedWords,
   planHeadline,
@@ -88,11 +89,12 @@ export function Planning({ space }: { space: SpaceRow }) {
     grams,
   } = board;
   const drawn = board.shown ?? plan;
+  const containerName = (id: string): string => state.get('container', id)?.name ?? ON_THE_SHELF;
   const names = new Map((drawn?.groups ?? []).map((group) => [planGroupId(group), group.name]));
   const width = gtMd ? Math.round((content - 48) * 0.56) : content;
   const answer = board.shown ?? board.last;
   // What a hand has moved since is no longer what the search has judged.
-  const isAsFound = answer !== null && (board.shown !== null || sameBins(answer.placed, plan?.placed ?? []));
+  const isAsFound = answer !== null && (board.shown !== null || sameBins(answer.placed, board.placed));
   // In a chest one thing lies over the other: nothing has a height of its own there.
   const beside = gtMd && board.reasons.length > 0 && space.kind !== 'chest_freezer';
   const forSomething = model.shelves.flatMap(({ shelf }) => (shelf.purpose?.takes.length ? [shelf] : []));
@@ -167,7 +169,7 @@ export function Planning({ space }: { space: SpaceRow }) {
         </YStack>
       ) : plan ? (
         <YStack paddingHorizontal={16} testID="plan-answer">
-          <Strong>{keptPlanWords(plan.placed.length, plan.groups.length)}</Strong>
+          <Strong>{keptPlanWords(plan.placed.length, plan.groups.length, plan.onShelf?.length ?? 0)}</Strong>
           {board.price ? <Small>{planPriceWords(board.price)}</Small> : null}
         </YStack>
       ) : null}
@@ -212,7 +214,7 @@ export function Planning({ space }: { space: SpaceRow }) {
       {chosen ? (
         <YStack paddingHorizontal={16} gap={8} testID="planned-bin">
           <Strong>{`${view.tagOf(chosen.bin.key)} ${chosen.bin.group === null ? '' : view.nameOf(chosen.bin)}`}</Strong>
-          <Small>{plannedWords(state.get('container', chosen.bin.containerId)?.name ?? '', chosen.bin)}</Small>
+          <Small>{plannedWords(containerName(chosen.bin.containerId), chosen.bin)}</Small>
           {board.free ? <Small>{clearanceWords(board.free, unit)}</Small> : null}
           {plan ? <Small>{moreWords(board.more)}</Small> : null}
           <XStack gap={8}>
@@ -243,8 +245,8 @@ export function Planning({ space }: { space: SpaceRow }) {
               ) : null}
               {board.changes.map((change) => (
                 <ListRow
-                  key={`${change.kind} ${change.containerId}`}
-                  title={changeWords(change, state.get('container', change.containerId)?.name ?? '')}
+                  key={`${change.kind} ${change.containerId} ${change.into.join(' ')}`}
+                  title={changeWords(change, containerName(change.containerId), (id) => names.get(id) ?? id)}
                   detail={changeDetail(change)}
                   onPress={() => board.makeChange(change)}
                   right={<Small>{moreMinutesWords(change.moreMinutes)}</Small>}
@@ -285,7 +287,7 @@ export function Planning({ space }: { space: SpaceRow }) {
           drawing={Math.round(width * BESIDE)}
           maxHeight={WIDE_HEIGHT}
           reasons={board.reasons}
-          placed={drawn?.placed ?? []}
+          placed={board.placed}
           nameOf={(id) => names.get(id) ?? id}
           tagOf={view.tagOf}
           selected={selected}
@@ -335,7 +337,7 @@ export function Planning({ space }: { space: SpaceRow }) {
     view && board.reasons.length > 0 ? (
       <PlanReasons
         reasons={board.reasons}
-        placed={drawn?.placed ?? []}
+        placed={board.placed}
         shelfIds={[...model.shelves].sort((a, b) => a.bottomTenthMm - b.bottomTenthMm).map(({ shelf }) => shelf.id)}
         unit={unit}
         nameOf={(id) => names.get(id) ?? id}

@@ -1,4 +1,12 @@
-import { formatMoney, formatVolume, roomMl, type HouseholdState, type PlanRow, type SpaceRow } from '@ours/core';
+import {
+  formatMoney,
+  formatVolume,
+  roomMl,
+  standingIn,
+  type HouseholdState,
+  type PlanRow,
+  type SpaceRow,
+} from '@ours/core';
 import { XStack, YStack } from 'tamagui';
 import { useHousehold } from '@/shared/HouseholdProvider';
 import { useRunCommand } from '@/shared/useRunCommand';
@@ -146,7 +154,7 @@ function valuesOf(
   const moved = plan.shelves.filter(
     (one) => one.bottomTenthMm !== null && state.get('shelf', one.shelfId)?.bottomTenthMm !== one.bottomTenthMm,
   );
-  const taken = plan.placed.reduce((sum, bin) => {
+  const taken = standingIn(plan).reduce((sum, bin) => {
     const body = view.bodyOf(bin);
     return body ? sum + (body.width * body.depth * body.height) / 1e6 : sum;
   }, 0);

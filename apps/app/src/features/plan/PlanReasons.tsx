@@ -38,7 +38,7 @@ export function PlanReasons({
           <ListRow
             key={reason.group}
             title={tags === '' ? nameOf(reason.group) : `${nameOf(reason.group)}, ${tags}`}
-            detail={planReasonWords(reason, unit)}
+            detail={planReasonWords(reason, unit, nameOf)}
             detailLines={4}
             selected={selected !== null && reason.keys.includes(selected)}
             {...(reason.keys.length > 0 ? { onPress: () => onSelect(reason.keys[0]!) } : {})}

@@ -1,11 +1,15 @@
 import {
+  bareOf,
   boundingBox,
   layOutFront,
   looseBox,
   withLoose,
   modelSpace,
   roomsAfter,
+  namesTogether,
   planGroupId,
+  type PlanContainer,
+  standingIn,
   standingOf,
   planContainer,
   planShelves,
@@ -32,7 +36,17 @@ export interface PlanView {
   tagOf: (key: string) => string;
 }
 
-type Drawn = Pick<PlanFields, 'placed' | 'shelves' | 'loose'> & { groups: readonly PlanGroup[] };
+type Drawn = Pick<PlanFields, 'placed' | 'shelves' | 'loose' | 'onShelf'> & { groups: readonly PlanGroup[] };
+
+/** What a planned bin is: a container of the home, or a part of a shelf; null: it is no longer there. */
+export function typeOfPlanned(
+  state: HouseholdState,
+  { containerId }: Pick<PlannedBin, 'containerId'>,
+  spaceId: string,
+): PlanContainer | null {
+  const container = state.get('container', containerId);
+  return container ? planContainer(state, container, spaceId) : bareOf(containerId);
+}
 
 /** A plan as the drawings need it: the front as it would look, and the rooms from above. */
 export function viewPlan(state: HouseholdState, space: SpaceRow, plan: Drawn): PlanView {
@@ -43,6 +57,7 @@ export function viewPlan(state: HouseholdState, space: SpaceRow, plan: Drawn): P
     return { shelfId: shelf.id, bottomTenthMm: planned ?? bottomTenthMm, movedHoles: 0 };
   });
   const loose = plan.loose ?? [];
+  const placed = standingIn(plan);
   const rooms = roomsAfter(
     withLoose({ shelves: planShelves(model), holes: model.holes, heightTenthMm: model.heightTenthMm }, loose),
     setting,
@@ -50,16 +65,16 @@ export function viewPlan(state: HouseholdState, space: SpaceRow, plan: Drawn): P
   const tags = new Map<string, string>();
   for (const shelf of rows) {
     const letter = shelf.code.split('-')[1]?.slice(0, -1) ?? '';
-    plan.placed
-      .filter(({ shelfId }) => shelfId === shelf.id)
-      .forEach((bin, at) => tags.set(bin.key, `${letter}${at + 1}`));
+    placed.filter(({ shelfId }) => shelfId === shelf.id).forEach((bin, at) => tags.set(bin.key, `${letter}${at + 1}`));
   }
   const names = new Map(plan.groups.map((group) => [planGroupId(group), group.name]));
-  const nameOf = ({ group, containerId }: PlannedBin): string =>
-    (group === null ? undefined : (names.get(group) ?? group)) ?? state.get('container', containerId)?.name ?? '';
+  const nameOf = ({ group, also, containerId }: PlannedBin): string =>
+    group === null
+      ? (state.get('container', containerId)?.name ?? '')
+      : namesTogether([group, ...(also ?? [])].map((id) => ({ name: names.get(id) ?? id })));
   const bodyOf = (bin: PlannedBin): StandingBody | null => {
-    const type = state.get('container', bin.containerId);
-    return type ? standingOf(bin, planContainer(state, type, space.id)) : null;
+    const type = typeOfPlanned(state, bin, space.id);
+    return type ? standingOf(bin, type) : null;
   };
   const shelves = rows.map((shelf) => {
     const moved = setting.find(({ shelfId }) => shelfId === shelf.id);
@@ -70,7 +85,7 @@ export function viewPlan(state: HouseholdState, space: SpaceRow, plan: Drawn): P
   const binsOf = (shelfId: string): BinRow[] => {
     const bay = model.shelves.find(({ shelf }) => shelf.id === shelfId)?.bayTenthMm ?? 0;
     return [
-      ...plan.placed
+      ...placed
         .filter((bin) => bin.shelfId === shelfId)
         .flatMap((bin, sort) => plannedRow(state, bin, { tag: tags.get(bin.key) ?? '', name: nameOf(bin) }, bay, sort)),
       ...loose.flatMap((thing, at) => (thing.shelfId === shelfId ? looseRow(state, thing, bay, at) : [])),
@@ -113,9 +128,13 @@ function plannedRow(
   bay: number,
   sort: number,
 ): BinRow[] {
-  const type = state.get('container', bin.containerId);
-  if (!type) return [];
-  const box = boundingBox(type.topWidthTenthMm, type.topDepthTenthMm, bin.degrees);
+  const container = state.get('container', bin.containerId);
+  const part = bareOf(bin.containerId);
+  const sides =
+    part ??
+    (container && { ...container, widthTenthMm: container.topWidthTenthMm, depthTenthMm: container.topDepthTenthMm });
+  if (!sides) return [];
+  const box = boundingBox(sides.widthTenthMm, sides.depthTenthMm, bin.degrees);
   return [
     {
       id: bin.key,
@@ -124,14 +143,15 @@ function plannedRow(
       shelfId: bin.shelfId,
       parentBinId: null,
       name,
-      look: type.look,
-      hasLid: type.hasLid,
+      // What stands on the shelf itself is drawn dashed: there is no bin.
+      look: container?.look ?? 'kept_free',
+      hasLid: container?.hasLid ?? false,
       // The drawing takes the check character off a code.
       code: `P-${tag}0`,
       sort,
       leftTenthMm: Math.max(0, Math.round(bin.cxTenthMm - box.width / 2 - bay)),
       widthTenthMm: Math.round(box.width),
-      heightTenthMm: type.heightTenthMm,
+      heightTenthMm: sides.heightTenthMm,
       depthTenthMm: Math.round(box.depth),
       tags: [],
       standing: {

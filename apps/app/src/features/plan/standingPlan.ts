@@ -2,6 +2,7 @@ import {
   modelSpace,
   planProblem,
   priceOfPlan,
+  standingIn,
   withLoose,
   type HouseholdState,
   type PlanAnswer,
@@ -18,7 +19,7 @@ interface PlanInProblem {
   plan: Pick<PlanAnswer, 'placed' | 'shelves'>;
 }
 
-type Standing = Pick<PlanFields, 'placed' | 'shelves' | 'loose'> & { groups: readonly PlanGroup[] };
+type Standing = Pick<PlanFields, 'placed' | 'shelves' | 'loose' | 'onShelf'> & { groups: readonly PlanGroup[] };
 
 /** A plan as it stands, with the problem it is an answer to as the home is now; null: the space is gone. */
 function problemOfPlan(
@@ -27,6 +28,7 @@ function problemOfPlan(
   plan: Standing,
   wishes = wishesOf(space, null),
 ): PlanInProblem | null {
+  const placed = standingIn(plan);
   const { uses, forbidden } = groupsToHouse(state, space, wishes);
   const built = planProblem(state, space.id, {
     ...wishes,
@@ -34,7 +36,7 @@ function problemOfPlan(
     groups: plan.groups,
     uses,
     forbidden,
-    locked: plan.placed,
+    locked: placed,
     seed: 1,
   });
   if (!built) return null;
@@ -45,7 +47,7 @@ function problemOfPlan(
     const before = now.find(({ shelf }) => shelf.id === shelfId)?.bottomTenthMm;
     return { shelfId, bottomTenthMm: planned, movedHoles: planned === before ? 0 : 1 };
   });
-  return { problem: withLoose(built.problem, plan.loose ?? []), plan: { placed: plan.placed, shelves } };
+  return { problem: withLoose(built.problem, plan.loose ?? []), plan: { placed, shelves } };
 }
 
 /** A plan with its problem, and what it costs and why; `standing` is null when nothing of the home is planned in it. */

@@ -4,19 +4,19 @@ import {
   groupOfPlan,
   halfShelfOffers,
   handChanges,
-  innerVolumeMl,
   modelSpace,
   moreOnShelf,
   placeProblem,
-  planContainer,
+  rowsOfStanding,
   snapped,
+  standingIn,
   type HandChange,
   type PlannedBin,
   type SpaceRow,
   type StandingBody,
 } from '@ours/core';
 import { useMemo, useState } from 'react';
-import { viewPlan } from './planView';
+import { typeOfPlanned, viewPlan } from './planView';
 import { standingPlan } from './standingPlan';
 import { usePlanWork } from './usePlanWork';
 import { PLACE_PROBLEMS } from './words';
@@ -37,6 +37,7 @@ export function usePlanBoard(space: SpaceRow) {
   const [changing, setChanging] = useState(false);
   const [settings, setSettings] = useState(plans.length === 0);
   const drawn = work.shown ?? plan;
+  const placed = useMemo(() => (drawn ? standingIn(drawn) : []), [drawn]);
   // The state is one object kept up row by row; its version says when it is another.
   const view = useMemo(
     () => (drawn ? { version, ...viewPlan(state, space, drawn) } : null),
@@ -53,10 +54,9 @@ export function usePlanBoard(space: SpaceRow) {
     .filter((family) => family !== '')
     .sort();
   const model = modelSpace(space, state.shelvesOf(space.id));
-  const at =
-    model.shelves.find(({ shelf }) => shelf.id === (shelfId ?? drawn?.placed[0]?.shelfId)) ?? model.shelves[0]!;
+  const at = model.shelves.find(({ shelf }) => shelf.id === (shelfId ?? placed[0]?.shelfId)) ?? model.shelves[0]!;
   const room = view?.rooms.get(at.shelf.id) ?? at.room;
-  const here = (drawn?.placed ?? []).filter((bin) => bin.shelfId === at.shelf.id);
+  const here = placed.filter((bin) => bin.shelfId === at.shelf.id);
   const bodies = view ? here.flatMap((bin) => [view.bodyOf(bin)].flatMap((body) => (body ? [{ bin, body }] : []))) : [];
   const chosen = bodies.find(({ bin }) => bin.key === selected) ?? null;
   const others = bodies.filter(({ bin }) => bin.key !== selected).map(({ body }) => body);
@@ -68,8 +68,8 @@ export function usePlanBoard(space: SpaceRow) {
   };
   const put = (keys: readonly string[], fields: Partial<PlannedBin>): void => {
     if (!plan) return;
-    const placed = plan.placed.map((bin) => (keys.includes(bin.key) ? { ...bin, ...fields } : bin));
-    void history.change('plan_changed', [{ op: 'change', entity: 'plan', id: plan.id, fields: { placed } }]);
+    const next = placed.map((bin) => (keys.includes(bin.key) ? { ...bin, ...fields } : bin));
+    void history.change('plan_changed', [{ op: 'change', entity: 'plan', id: plan.id, fields: rowsOfStanding(next) }]);
   };
   /** Sets a stack down otherwise, if it may stand so; says why not. */
   const reset = (key: string, change: (body: StandingBody, rest: readonly StandingBody[]) => StandingBody): void => {
@@ -118,11 +118,14 @@ export function usePlanBoard(space: SpaceRow) {
     );
     return built && left.length > 0 ? halfShelfOffers(built.problem, { ...built.plan, left }) : [];
   }, [built]);
-  const makeChange = ({ placed }: HandChange): void => {
+  const makeChange = (change: HandChange): void => {
     setChanging(false);
     setSelected(null);
     setSaid(null);
-    if (plan) void history.change('plan_changed', [{ op: 'change', entity: 'plan', id: plan.id, fields: { placed } }]);
+    if (plan)
+      void history.change('plan_changed', [
+        { op: 'change', entity: 'plan', id: plan.id, fields: rowsOfStanding(change.placed) },
+      ]);
   };
   const solve = (): void => {
     setSettings(false);
@@ -132,14 +135,17 @@ export function usePlanBoard(space: SpaceRow) {
   };
   const shelfGrams = here.reduce(
     (sum, bin) => {
-      const type = state.get('container', bin.containerId);
+      const type = typeOfPlanned(state, bin, space.id);
       if (!type) return sum;
-      const group = plan && bin.group !== null ? groupOfPlan(plan, bin.group) : null;
-      const share = group && group.volumeMl > 0 ? Math.min(1, (innerVolumeMl(type) * FILL_SHARE) / group.volumeMl) : 0;
-      return {
-        bins: sum.bins + planContainer(state, type, space.id).weightGrams,
-        contents: sum.contents + (group?.grams ?? 0) * share,
-      };
+      const groups = [bin.group, ...(bin.also ?? [])].flatMap((id) =>
+        plan && id !== null ? (groupOfPlan(plan, id) ?? []) : [],
+      );
+      const room = (type.volumeMl * FILL_SHARE) / Math.max(1, groups.length);
+      const contents = groups.reduce(
+        (all, { grams, volumeMl }) => all + (volumeMl > 0 ? grams * Math.min(1, room / volumeMl) : 0),
+        0,
+      );
+      return { bins: sum.bins + type.weightGrams, contents: sum.contents + contents };
     },
     { bins: 0, contents: 0 },
   );
@@ -161,7 +167,7 @@ export function usePlanBoard(space: SpaceRow) {
   };
   /** A container or a shelf, as it was pressed in the drawing. */
   const press = (id: string): void => {
-    const bin = drawn?.placed.find((one) => one.key === id);
+    const bin = placed.find((one) => one.key === id);
     setChanging(false);
     setSelected(bin ? id : null);
     setShelfId(bin?.shelfId ?? (state.get('shelf', id) ? id : shelfId));
@@ -169,6 +175,7 @@ export function usePlanBoard(space: SpaceRow) {
   return {
     ...work,
     view,
+    placed,
     price: standing?.price ?? work.shown?.price ?? null,
     reasons: standing?.reasons ?? [],
     model,

@@ -14,10 +14,14 @@ import {
   planProblem,
   type GroupUse,
   type HouseholdState,
+  type LotRow,
   type Op,
   type PlanAnswer,
   type PlanGroup,
+  type PlannedBin,
   type PlanRow,
+  rowsOfStanding,
+  standingIn,
   type SpaceRow,
 } from '@ours/core';
 import { useCallback, useEffect, useRef, useState } from 'react';
@@ -67,6 +71,17 @@ export function groupsToHouse(
   };
 }
 
+/** The things of each group of a plan as they are now, by its id. */
+export function lotsOfGroups(
+  state: HouseholdState,
+  space: SpaceRow,
+  plan: PlanRow,
+): ReadonlyMap<string, readonly LotRow[]> {
+  const { groupBy, shelfId } = wishesOf(space, plan);
+  const groups = groupThings(state, lotsWithin(state, shelfId ?? space.id), groupBy, today());
+  return new Map(groups.map(({ id, lots }) => [id, lots]));
+}
+
 export const wishesOf = (space: SpaceRow, plan: PlanRow | null): PlanWishesUi => ({
   shelfId: plan?.shelves.length === 1 ? plan.shelves[0]!.shelfId : null,
   fillWith: plan !== null && plan.groups.length === 0 ? (plan.placed[0]?.containerId ?? null) : null,
@@ -96,7 +111,7 @@ export function usePlanWork(space: SpaceRow) {
     wishes: PlanWishesUi;
     groups: PlanGroup[];
     loose: LooseThing[];
-    locked: PlanRow['placed'];
+    locked: PlannedBin[];
   } | null>(null);
   const { change } = history;
 
@@ -121,7 +136,7 @@ export function usePlanWork(space: SpaceRow) {
     const fill = wishes.fillWith;
     const { groups, uses, bulky, forbidden } =
       fill === null ? groupsToHouse(state, space, wishes) : { groups: [], uses: {}, bulky: [], forbidden: {} };
-    const locked = inNewGroups(plan?.placed.filter((bin) => bin.locked) ?? [], groups);
+    const locked = inNewGroups(plan ? standingIn(plan).filter((bin) => bin.locked) : [], groups);
     const built = planProblem(state, space.id, {
       ...wishes,
       family: fill === null ? wishes.family : null,
@@ -150,7 +165,7 @@ export function usePlanWork(space: SpaceRow) {
         groups: to.groups,
         loose: to.loose,
         shelves: answer.shelves.map(({ shelfId, bottomTenthMm }) => ({ shelfId, bottomTenthMm })),
-        placed: answer.placed,
+        ...rowsOfStanding(answer.placed),
         budgetMinor: to.wishes.budgetMinor,
         family: to.wishes.family,
         moveShelves: to.wishes.moveShelves,

@@ -21,6 +21,7 @@ const facts = {
   housed: 2,
   leftMl: 0,
   containers: 1,
+  onShelf: 0,
   bought: 0,
   costMinor: 0,
   moved: 1,
@@ -30,6 +31,14 @@ const facts = {
 
 it.each([
   [facts, 'All 2 groups are housed in 1 container. Nothing to buy. 1 shelf moves.'],
+  [
+    { ...facts, onShelf: 1, moved: 0 },
+    'All 2 groups are housed: 1 container, and 1 group on the shelves themselves. Nothing to buy.',
+  ],
+  [
+    { ...facts, onShelf: 2, containers: 0, moved: 0 },
+    'All 2 groups are housed on the shelves themselves. Nothing to buy.',
+  ],
   [{ ...facts, groups: 0, containers: 3, outside: 2, moved: 0 }, '3 containers stand, 2 stay outside. Nothing to buy.'],
   [
     { ...facts, housed: 1, leftMl: 5000, bought: 2, costMinor: 2980, moved: 2 },
@@ -90,9 +99,17 @@ describe('what goes into no container', () => {
 });
 
 test('what a hand could do, and what it would cost', () => {
-  expect(changeWords({ kind: 'swap', count: 1, instead: 1 }, 'shoe box')).toBe('shoe box instead');
-  expect(changeWords({ kind: 'split', count: 2, instead: 1 }, 'shoe box')).toBe('2 × shoe box instead');
-  expect(changeWords({ kind: 'join', count: 1, instead: 3 }, 'crate')).toBe('One crate for all 3');
+  const named = (id: string): string => `the ${id}`;
+  const one = { count: 1, instead: 1 };
+  expect(changeWords({ kind: 'share', ...one, into: ['bulbs', 'fuses'] }, 'shoe box', named)).toBe(
+    'Into one bin with the bulbs and the fuses',
+  );
+  expect(changeWords({ kind: 'apart', ...one, into: [] }, 'shoe box', named)).toBe('Each in a bin of its own');
+  expect(changeWords({ kind: 'swap', count: 1, instead: 1, into: [] }, 'shoe box', named)).toBe('shoe box instead');
+  expect(changeWords({ kind: 'split', count: 2, instead: 1, into: [] }, 'shoe box', named)).toBe(
+    '2 × shoe box instead',
+  );
+  expect(changeWords({ kind: 'join', count: 1, instead: 3, into: [] }, 'crate', named)).toBe('One crate for all 3');
   expect(changeDetail({ sameShelf: true, buy: 0 })).toBe('on the same shelf');
   expect(changeDetail({ sameShelf: false, buy: 2 })).toBe('on another shelf, 2 to buy');
   expect([-0.44, 0.04, -0.04, 1.26].map(moreMinutesWords)).toEqual([

@@ -2,6 +2,7 @@ import { counted } from '@/kit/text/counted';
 import {
   codeTail,
   formatLength,
+  isBare,
   MOST_MORE,
   sidesOf,
   type HalfShelfOffer,
@@ -30,6 +31,8 @@ export interface PlanFacts {
   housed: number;
   leftMl: number;
   containers: number;
+  /** Groups that stand on a shelf itself. */
+  onShelf: number;
   bought: number;
   costMinor: number;
   moved: number;
@@ -41,7 +44,8 @@ export const factsOf = (answer: PlanAnswer, groups: number): PlanFacts => ({
   groups,
   housed: groups - answer.left.length,
   leftMl: answer.left.reduce((sum, { volumeMl }) => sum + volumeMl, 0),
-  containers: answer.placed.length,
+  containers: answer.placed.filter((bin) => !isBare(bin)).length,
+  onShelf: new Set(answer.placed.flatMap((bin) => (isBare(bin) ? [bin.group] : []))).size,
   bought: answer.bought,
   costMinor: answer.costMinor,
   moved: answer.shelves.filter(({ movedHoles }) => movedHoles !== 0).length,
@@ -55,12 +59,20 @@ export function planHeadline(facts: PlanFacts, unit: LengthUnit, currency: strin
     facts.groups === 0
       ? `${some(facts.containers, 'container stands', 'containers stand')}${facts.outside > 0 ? `, ${facts.outside} stay outside` : ''}.`
       : facts.housed === facts.groups
-        ? `${facts.groups === 1 ? 'The one group is' : `All ${facts.groups} groups are`} housed in ${some(facts.containers, 'container', 'containers')}.`
+        ? `${facts.groups === 1 ? 'The one group is' : `All ${facts.groups} groups are`} housed${inWords(facts)}.`
         : `${facts.housed} of ${facts.groups} groups are housed; ${formatVolume(facts.leftMl, unit)} find no room.`;
   const bought =
     facts.bought === 0 ? 'Nothing to buy.' : `${facts.bought} to buy, ${formatMoney(facts.costMinor, currency)}.`;
   const moved = facts.moved === 0 ? '' : ` ${some(facts.moved, 'shelf moves', 'shelves move')}.`;
   return `${housed} ${bought}${moved}`;
+}
+
+/** ` in 11 containers`, `: 9 containers, and 5 groups on the shelves themselves` */
+function inWords({ containers, onShelf, groups }: PlanFacts): string {
+  const bins = some(containers, 'container', 'containers');
+  if (onShelf === 0) return ` in ${bins}`;
+  if (onShelf === groups) return ' on the shelves themselves';
+  return `: ${bins}, and ${some(onShelf, 'group', 'groups')} on the shelves themselves`;
 }
 
 export const PLACE_PROBLEMS: Readonly<Record<PlaceProblem, string>> = {
@@ -75,6 +87,9 @@ export const boughtWords = (name: string, more: number): string =>
   more < 0
     ? `Not bought after all: ${counted(-more, { one: `one ${name}`, other: `# × ${name}` })}.`
     : `Bought: ${counted(more, { one: name, other: `# × ${name}` })}. ${counted(more, { one: 'It joins', other: 'They join' })} the pool.`;
+
+/** What a planned bin is called that is none. */
+export const ON_THE_SHELF = 'the shelf itself';
 
 /** A container on its planned place: what it is, whether it is to be bought, how it stands. */
 export const plannedWords = (container: string, bin: Pick<PlannedBin, 'buy' | 'degrees'>): string =>
@@ -99,8 +114,10 @@ export function totalWords(
 }
 
 /** A plan of before, of which only what stands is known. */
-export const keptPlanWords = (containers: number, groups: number): string =>
-  `${some(containers, 'container', 'containers')} for ${some(groups, 'group', 'groups')}.`;
+export const keptPlanWords = (containers: number, groups: number, onShelf = 0): string =>
+  `${some(containers, 'container', 'containers')}${
+    onShelf > 0 ? ` and ${some(onShelf, 'part of a shelf', 'parts of shelves')}` : ''
+  } for ${some(groups, 'group', 'groups')}.`;
 
 /** What is known of how good a plan is; nothing is said that was not proven. */
 export function howGoodWords(
@@ -137,19 +154,30 @@ export function planPriceWords(price: PlanPrice): string {
 }
 
 /** Why a group has its places, in a sentence or three. */
-export function planReasonWords({ price, use, band, more }: PlanReason, unit: LengthUnit): string {
+export function planReasonWords(
+  { price, use, band, more, onShelf, together }: PlanReason,
+  unit: LengthUnit,
+  nameOf: (groupId: string) => string,
+): string {
   const count = price.bins.length;
   if (count === 0) return `No room found for its ${formatVolume(price.leftMl, unit)}.`;
+  const places = (many: number): string => (onShelf > 0 ? `${many} places` : `${many} bins`);
   const bins =
     more === 'taken'
-      ? `${count} bins; ${price.fewest} would hold it, but those are needed for others.`
+      ? `${places(count)}; ${price.fewest} would hold it, but those are needed for others.`
       : more === 'not_found'
-        ? `${count} bins; no better plan with ${price.fewest} was found.`
+        ? `${places(count)}; no better plan with ${price.fewest} was found.`
         : count > 1 && price.leftMl === 0
-          ? `${count} bins, the fewest that hold it.`
+          ? `${places(count)}, the fewest that hold it.`
           : '';
   const where = band === null ? '' : `, ${AT_BAND[band]}`;
   return [
+    together.length > 0 ? `In one bin with ${listed(together.map(nameOf))}.` : '',
+    onShelf === 0
+      ? ''
+      : onShelf === count
+        ? 'On the shelf itself, without a bin.'
+        : `${onShelf} of them on the shelf itself.`,
     bins,
     price.moved === 0 && use.now?.length === count ? 'It stays where it is.' : '',
     price.shelves > 1 ? `On ${price.shelves} shelves.` : '',
@@ -160,6 +188,8 @@ export function planReasonWords({ price, use, band, more }: PlanReason, unit: Le
     .filter(Boolean)
     .join(' ');
 }
+const listed = (names: readonly string[]): string =>
+  names.length < 2 ? names.join('') : `${names.slice(0, -1).join(', ')} and ${names.at(-1)}`;
 /** From here on the weight is said: what lies there is lifted with both hands. Own default. */
 const HEAVY_GRAMS = 5000;
 const capitalised = (words: string): string => words.charAt(0).toUpperCase() + words.slice(1);
@@ -198,9 +228,12 @@ export const flammableWords = (count: number): string =>
 
 /** What a hand could do with a bin: `Swap it for an apple crate`. */
 export function changeWords(
-  { kind, count, instead }: Pick<HandChange, 'kind' | 'count' | 'instead'>,
+  { kind, count, instead, into }: Pick<HandChange, 'kind' | 'count' | 'instead' | 'into'>,
   name: string,
+  groupOf: (id: string) => string,
 ): string {
+  if (kind === 'share') return `Into one bin with ${listed(into.map(groupOf))}`;
+  if (kind === 'apart') return 'Each in a bin of its own';
   if (kind === 'join') return `One ${name} for all ${instead}`;
   return kind === 'split' ? `${count} × ${name} instead` : `${name} instead`;
 }
@@ -246,8 +279,9 @@ export const boardDetail = (
     .join('; ')}. Mind what the shelf below carries.`;
 
 /** Why a group has its place, in one line: `once a month, within easy reach; 6 kg`. */
-export const briefReasonWords = ({ price, use, band }: PlanReason): string =>
+export const briefReasonWords = ({ price, use, band, onShelf, together }: PlanReason): string =>
   [
+    together.length > 0 ? 'shared' : onShelf > 0 ? 'no bin' : '',
     `${usesWords(use).replace(/^taken /, '')}${band === null ? '' : `, ${AT_BAND[band]}`}`,
     price.bins.length > price.fewest ? `${price.bins.length} bins` : '',
     price.leftMl > 0 ? 'not all of it' : '',
