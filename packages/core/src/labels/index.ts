@@ -1,3 +1,4 @@
+export { cardsFor, layReferenceCard, REFERENCE_CARDS, type ReferenceCard } from './referenceCards';
 export { CAP_SHARE } from './fontWidths';
 export { codeAddress, contentsLine, type Labelled, labelledIn, opsForPrinting } from './labelled';
 export {

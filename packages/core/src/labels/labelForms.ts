@@ -79,10 +79,15 @@ function withHole(wish: LabelWish, lay: (wish: LabelWish) => LabelLayout): Label
     marks: [
       { kind: 'box', x: 0, y: 0, width, height },
       { kind: 'ring', x: width / 2, y: HOLE_DOWN, radius: HOLE_RADIUS },
-      ...laid.marks.map((mark) => ({ ...mark, y: mark.y + HOLE_ROOM })),
+      ...laid.marks.map((mark) => lowered(mark, HOLE_ROOM)),
     ],
   };
 }
+
+const lowered = (mark: LabelMark, by: number): LabelMark =>
+  mark.kind === 'line'
+    ? { ...mark, points: mark.points.map(([x, y]) => [x, y + by] as const) }
+    : { ...mark, y: mark.y + by };
 
 /** How wide a circle is between two heights over its middle. */
 function chord(radius: number, from: number, to: number): number {

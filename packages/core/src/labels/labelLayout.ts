@@ -17,6 +17,8 @@ export type LabelMark =
     }
   /** A circle, its middle. */
   | { kind: 'ring'; x: number; y: number; radius: number }
+  /** A line from point to point. */
+  | { kind: 'line'; points: readonly (readonly [x: number, y: number])[] }
   | { kind: 'box'; x: number; y: number; width: number; height: number }
   /** Filled. */
   | { kind: 'bar'; x: number; y: number; width: number; height: number }

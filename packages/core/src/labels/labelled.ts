@@ -45,7 +45,7 @@ const capitalised = (name: string): string => name.charAt(0).toUpperCase() + nam
 export function labelledIn(state: HouseholdState, spaceId: string): Labelled[] {
   const printed = new Map(state.all('label').map((label) => [label.nookId, label]));
   const one = (row: BinRow | ShelfRow, shelfId: string, name: string, keptFree: boolean): Labelled => {
-    const words = capitalised(name);
+    const words = row.labelWords ?? capitalised(name);
     const contents = keptFree ? '' : contentsLine(state, row.id, words);
     return {
       nookId: row.id,
@@ -63,7 +63,8 @@ export function labelledIn(state: HouseholdState, spaceId: string): Labelled[] {
       .flatMap((bin) => [one(bin, shelfId, bin.name, bin.look === 'kept_free'), ...binsOf(bin.id, shelfId)]);
   return state.shelvesOf(spaceId).flatMap((shelf) => {
     const bins = binsOf(shelf.id, shelf.id);
-    return bins.length > 0 || shelf.name === '' ? bins : [one(shelf, shelf.id, shelf.name, false)];
+    const named = shelf.name !== '' || Boolean(shelf.labelWords);
+    return bins.length > 0 || !named ? bins : [one(shelf, shelf.id, shelf.name, false)];
   });
 }
 

@@ -10,6 +10,10 @@ export function boxOf(mark: LabelMark): [number, number, number, number] {
       return [mark.x, mark.y, mark.x + mark.side, mark.y + mark.side];
     case 'ring':
       return [mark.x - mark.radius, mark.y - mark.radius, mark.x + mark.radius, mark.y + mark.radius];
+    case 'line': {
+      const [xs, ys] = [mark.points.map(([x]) => x), mark.points.map(([, y]) => y)];
+      return [Math.min(...xs), Math.min(...ys), Math.max(...xs), Math.max(...ys)];
+    }
     case 'box':
     case 'bar':
       return [mark.x, mark.y, mark.x + mark.width, mark.y + mark.height];

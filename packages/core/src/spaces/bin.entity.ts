@@ -58,6 +58,8 @@ export const bin = defineEntity('bin', {
     heightTenthMm: orNull(length()),
     depthTenthMm: orNull(length()),
     tags: listOf(text(1, 60), 40),
+    /** On its label, in place of its name; null: its name. */
+    labelWords: added(orNull(text(1, 60))),
     /** The type it is one of. */
     containerId: added(orNull(weakRef('container'))),
     standing: added(orNull(standing)),

@@ -57,6 +57,8 @@ export const shelf = defineEntity('shelf', {
     /** Clear height to whatever is above. */
     heightTenthMm: orNull(length()),
     depthTenthMm: orNull(length()),
+    /** On its label, in place of its name; null: its name. */
+    labelWords: added(orNull(text(1, 60))),
     build: added(orNull(shelfBuild)),
     purpose: added(orNull(shelfPurpose)),
   },

@@ -1,5 +1,5 @@
 import { LABEL_LINE_MM, type LabelFont, type LabelForm, type LabelLayout } from '@ours/core';
-import Svg, { Circle, G, Line, Path, Rect, Text as SvgText } from 'react-native-svg';
+import Svg, { Circle, G, Line, Path, Polyline, Rect, Text as SvgText } from 'react-native-svg';
 import { BOLD_FONT, BODY_FONT, MONO_BOLD_FONT } from '@/kit/theme/tamagui.config';
 import { PRINTED } from '@/kit/theme/palette';
 import { scanCode } from './scanCode';
@@ -113,6 +113,16 @@ function Marks({ layout }: { layout: LabelLayout }) {
                 cx={mark.x}
                 cy={mark.y}
                 r={mark.radius}
+                fill="none"
+                stroke={INK}
+                strokeWidth={LABEL_LINE_MM}
+              />
+            );
+          case 'line':
+            return (
+              <Polyline
+                key={at}
+                points={mark.points.map((point) => point.join(',')).join(' ')}
                 fill="none"
                 stroke={INK}
                 strokeWidth={LABEL_LINE_MM}

@@ -1,4 +1,14 @@
-import { LABEL_SHEETS, labelledIn, labelsOnPage, layForm, type Labelled, type LabelLayout } from '@ours/core';
+import {
+  cardsFor,
+  REFERENCE_CARDS,
+  type ReferenceCard,
+  LABEL_SHEETS,
+  labelledIn,
+  labelsOnPage,
+  layForm,
+  type Labelled,
+  type LabelLayout,
+} from '@ours/core';
 import { useLocalSearchParams } from 'expo-router';
 import { useMemo, useState, type ReactNode } from 'react';
 import { useMedia, XStack, YStack } from 'tamagui';
@@ -19,8 +29,10 @@ import { useHome } from '@/shared/useHome';
 import { LabelPicture } from './LabelPicture';
 import { PrinterDialog } from './PrinterDialog';
 import { useLabelOutput, wishOf } from './useLabelOutput';
+import { WordsDialog } from './WordsDialog';
 import { keepLabelWishes, labelWishes, MOST_SHIFT, type LabelWishes } from './labelWishes';
 import {
+  CARD_WORDS,
   changedWords,
   codeWords,
   DISTANCES,
@@ -56,6 +68,9 @@ function SpaceLabels({ spaceId, name }: { spaceId: string; name: string }) {
     () => new Set(labels.filter(({ keptFree }) => keptFree).map(({ nookId }) => nookId)),
   );
   const [shown, setShown] = useState<string | null>(null);
+  const helpful = useHousehold(({ state }) => cardsFor(state, spaceId));
+  const [cards, setCards] = useState<readonly ReferenceCard[]>(helpful);
+  const [wording, setWording] = useState(false);
   const [used, setUsed] = useState(0);
   const [wishes, setWishes] = useState<LabelWishes>(labelWishes);
   const change = (fields: Partial<LabelWishes>): void => {
@@ -101,6 +116,9 @@ function SpaceLabels({ spaceId, name }: { spaceId: string; name: string }) {
         pixels={pixels}
         name={`The label of ${pictured.words}`}
       />
+      <XStack>
+        <Button kind="quiet" label="Other words …" onPress={() => setWording(true)} />
+      </XStack>
       {wishes.words ? <Strong testID="label-read">{readableWords(laid, distance, unit)}</Strong> : null}
       <Small>
         {[codeWords(laid, wishes.code), laid.cut ? 'Its contents do not all fit the line.' : '']
@@ -205,13 +223,26 @@ function SpaceLabels({ spaceId, name }: { spaceId: string; name: string }) {
         Door card
       </Strong>
       <Small>What is where, with the drawing, for the inside of the door; also for helpers who have no account.</Small>
+      <YStack gap={4} role="group" aria-label="Cards with it">
+        <Small>With it, a page each:</Small>
+        <XStack gap={8} flexWrap="wrap">
+          {REFERENCE_CARDS.map((one) => (
+            <Button
+              key={one}
+              label={CARD_WORDS[one]}
+              selected={cards.includes(one)}
+              onPress={() => setCards(cards.includes(one) ? cards.filter((other) => other !== one) : [...cards, one])}
+            />
+          ))}
+        </XStack>
+      </YStack>
       <XStack gap={8} flexWrap="wrap">
         {(unit === 'metric' ? (['A5', 'A4'] as const) : (['half Letter', 'Letter'] as const)).map((size) => (
-          <Button key={size} label={`Door card, ${size}`} onPress={() => void out.doorCard(size, 'pdf')} />
+          <Button key={size} label={`Door card, ${size}`} onPress={() => void out.doorCard(size, cards, 'pdf')} />
         ))}
         <Button
           label="As a picture"
-          onPress={() => void out.doorCard(unit === 'metric' ? 'A5' : 'half Letter', 'png')}
+          onPress={() => void out.doorCard(unit === 'metric' ? 'A5' : 'half Letter', cards, 'png')}
         />
       </XStack>
     </YStack>
@@ -251,6 +282,7 @@ function SpaceLabels({ spaceId, name }: { spaceId: string; name: string }) {
   );
   return (
     <Screen title="Labels" sub={name} back={`/space/${spaceId}`}>
+      {wording ? <WordsDialog label={pictured} onClose={() => setWording(false)} /> : null}
       {out.pictures ? <PrinterDialog pictures={out.pictures} onClose={out.closePictures} /> : null}
       <TwoPane
         left={list}

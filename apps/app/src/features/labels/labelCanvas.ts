@@ -60,6 +60,12 @@ function paint(pen: CanvasRenderingContext2D, mark: LabelMark, dots: number): vo
       pen.arc(mark.x * dots, mark.y * dots, mark.radius * dots, 0, 2 * Math.PI);
       pen.stroke();
       return;
+    case 'line':
+      pen.lineWidth = LABEL_LINE_MM * dots;
+      pen.beginPath();
+      mark.points.forEach(([x, y], at) => (at === 0 ? pen.moveTo(x * dots, y * dots) : pen.lineTo(x * dots, y * dots)));
+      pen.stroke();
+      return;
     case 'bar':
       pen.fillRect(mark.x * dots, mark.y * dots, mark.width * dots, mark.height * dots);
       return;

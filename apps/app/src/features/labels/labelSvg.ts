@@ -54,6 +54,8 @@ function markSvg(mark: LabelMark, faceOf: (font: LabelFont) => Face): string {
       return `<rect x="${round(mark.x)}" y="${round(mark.y)}" width="${round(mark.width)}" height="${round(mark.height)}" ${lines}/>`;
     case 'ring':
       return `<circle cx="${round(mark.x)}" cy="${round(mark.y)}" r="${round(mark.radius)}" ${lines}/>`;
+    case 'line':
+      return `<polyline points="${mark.points.map(([x, y]) => `${round(x)},${round(y)}`).join(' ')}" stroke-linejoin="round" ${lines}/>`;
     case 'bar':
       return `<rect x="${round(mark.x)}" y="${round(mark.y)}" width="${round(mark.width)}" height="${round(mark.height)}" fill="${PRINTED.ink}"/>`;
     case 'code': {

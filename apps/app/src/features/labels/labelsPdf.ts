@@ -41,6 +41,11 @@ class Pen {
         return this.ring(x + mark.x, y + mark.y, mark.radius, LABEL_LINE_MM);
       case 'box':
         return this.frame(x + mark.x, y + mark.y, mark.width, mark.height, LABEL_LINE_MM);
+      case 'line':
+        return mark.points.forEach(([toX, toY], at) => {
+          const from = mark.points[at - 1];
+          if (from) this.line(x + from[0], y + from[1], x + toX, y + toY, LABEL_LINE_MM);
+        });
       case 'bar':
         return this.bar(x + mark.x, y + mark.y, mark.width, mark.height);
       case 'code':

@@ -4,6 +4,7 @@ import {
   codeAddress,
   layDoorCard,
   layForm,
+  layReferenceCard,
   opsForPrinting,
   scheduleOf,
   type CardSize,
@@ -12,6 +13,7 @@ import {
   type LabelLayout,
   type LabelSheet,
   type LabelWish,
+  type ReferenceCard,
 } from '@ours/core';
 import { useState } from 'react';
 import { v7 as uuidv7 } from 'uuid';
@@ -112,7 +114,7 @@ export function useLabelOutput({
       }
       setPictures(printedBy(dots));
     });
-  const doorCard = async (size: CardSize, as: 'pdf' | 'png'): Promise<void> => {
+  const doorCard = async (size: CardSize, cards: readonly ReferenceCard[], as: 'pdf' | 'png'): Promise<void> => {
     if (!front) return;
     const nameOf = (id: string): string => {
       const shelf = state.get('shelf', id);
@@ -129,7 +131,7 @@ export function useLabelOutput({
       notes: scheduleOf(state, spaceId).map((line) => scheduleWords(line, nameOf, today())),
     };
     await draw('The door card', async (fonts) => {
-      const pages = layDoorCard(card);
+      const pages = [...layDoorCard(card), ...cards.map((one) => layReferenceCard(one, card))];
       if (as === 'pdf') return saveFile('door-card.pdf', 'application/pdf', await pagesPdf(pages, CARDS[size], fonts));
       const pictures = await pagesAsPng(pages, CARDS[size].width, CARDS[size].height, fonts);
       pictures.forEach((page, at) =>

@@ -5,12 +5,20 @@ import {
   type LabelLayout,
   type LabelSheet,
   type LengthUnit,
+  type ReferenceCard,
   type ScheduleLine,
 } from '@ours/core';
 import { counted } from '@/kit/text/counted';
 import { dayWords } from '@/kit/text/dayWords';
 import { amountWords } from '@/features/stock/words';
 import { LABEL_PRINTER } from '@/simulated/labelPrinter';
+
+/** Cards beside the door card. */
+export const CARD_WORDS: Readonly<Record<ReferenceCard, string>> = {
+  care: 'Care symbols',
+  stains: 'Stains',
+  order: 'Order of use',
+};
 
 const capitalised = (words: string): string => words.charAt(0).toUpperCase() + words.slice(1);
 

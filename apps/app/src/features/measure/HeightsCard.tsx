@@ -1,7 +1,8 @@
 import { readHeights, type LengthUnit } from '@ours/core';
 import { useState } from 'react';
-import { XStack } from 'tamagui';
+import { useMedia, XStack } from 'tamagui';
 import { Field } from '@/kit/form/Field';
+import { FigurePad } from '@/kit/form/FigurePad';
 import { Card } from '@/kit/layout/Card';
 import { Button } from '@/kit/press/Button';
 import { Small, Strong } from '@/kit/text/Text';
@@ -27,6 +28,7 @@ export function HeightsCard({
   /** Asks shelf by shelf. */
   onSingly: () => void;
 }) {
+  const { gtMd } = useMedia();
   const [text, setText] = useState('');
   const [problem, setProblem] = useState<string | undefined>();
   const save = (): void => {
@@ -54,10 +56,22 @@ export function HeightsCard({
         hint="Hook the tape at the foot once and read the top of each shelf on the way up."
         submitBehavior="submit"
         returnKeyType="next"
-        inputMode="text"
+        inputMode={gtMd ? 'text' : 'none'}
         autoCorrect={false}
         autoCapitalize="none"
       />
+      {gtMd ? null : (
+        <FigurePad
+          text={text}
+          onText={(value) => {
+            setText(value);
+            setProblem(undefined);
+          }}
+          kind="length"
+          unit={unit}
+          list
+        />
+      )}
       <XStack gap={8} flexWrap="wrap">
         <Button label="Back" disabled={onBack === null} onPress={() => onBack?.()} />
         <Button label="One by one" onPress={onSingly} />

@@ -28,11 +28,12 @@ interface Props {
   current: MeasureQuestion | null;
   unit: LengthUnit;
   onPick: (question: MeasureQuestion) => void;
+  isUnreached: (question: MeasureQuestion) => boolean;
   change: (intent: string, ops: Op[]) => Promise<boolean>;
 }
 
 /** Every figure there is, place by place: to look up, to correct, to copy. */
-export function MeasureList({ space, questions, names, current, unit, onPick, change }: Props) {
+export function MeasureList({ space, questions, names, current, unit, onPick, isUnreached, change }: Props) {
   const router = useRouter();
   const scroller = useScroller();
   const [adding, setAdding] = useState(false);
@@ -93,6 +94,7 @@ export function MeasureList({ space, questions, names, current, unit, onPick, ch
               <ListRow
                 key={question.key}
                 title={questionWords(question).short}
+                {...(isUnreached(question) ? { detail: 'could not be reached' } : {})}
                 selected={question === current}
                 onPress={() => {
                   onPick(question);

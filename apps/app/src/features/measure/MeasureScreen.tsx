@@ -105,6 +105,7 @@ function Measuring({ front }: { front: Front }) {
           isGuess={measuring.isGuess}
           onSave={measuring.save}
           onNext={measuring.next}
+          onUnreached={measuring.leaveOpen}
           onBack={measuring.back}
           same={measuring.same}
         />
@@ -119,6 +120,7 @@ function Measuring({ front }: { front: Front }) {
       current={question ?? null}
       unit={unit}
       onPick={measuring.ask}
+      isUnreached={measuring.isUnreached}
       change={measuring.change}
     />
   );

@@ -9,11 +9,12 @@ import {
   type MeasureQuestion,
 } from '@ours/core';
 import { useRef, useState } from 'react';
-import { XStack, YStack } from 'tamagui';
+import { useMedia, XStack, YStack } from 'tamagui';
 import { Card } from '@/kit/layout/Card';
 import { Button } from '@/kit/press/Button';
 import { Choices } from '@/kit/form/Choices';
 import { Field } from '@/kit/form/Field';
+import { FigurePad } from '@/kit/form/FigurePad';
 import { useFigure } from '@/kit/form/useFigure';
 import { Small, Strong, Text } from '@/kit/text/Text';
 import { answerWords, knownWords, questionWords, tapeWords } from './words';
@@ -27,6 +28,8 @@ interface Props {
   isGuess: boolean;
   onSave: (value: MeasureAnswer) => Promise<boolean>;
   onNext: () => void;
+  /** Left open for now, and remembered as such. */
+  onUnreached: () => void;
   onBack: (() => void) | null;
   /** What the shelf above has, for one key. */
   same?: { name: string; tenthMm: number } | null;
@@ -39,7 +42,19 @@ function fieldOf({ answer, key }: MeasureQuestion): AnyField {
 }
 
 /** One question with one large field. A second reading that differs from the first asks which one counts. */
-export function QuestionCard({ question, where, progress, unit, isGuess, onSave, onNext, onBack, same = null }: Props) {
+export function QuestionCard({
+  question,
+  where,
+  progress,
+  unit,
+  isGuess,
+  onSave,
+  onNext,
+  onUnreached,
+  onBack,
+  same = null,
+}: Props) {
+  const { gtMd } = useMedia();
   const known = answerWords(question, unit);
   const field = fieldOf(question);
   const { text, reading, input } = useFigure(field, unit);
@@ -47,6 +62,7 @@ export function QuestionCard({ question, where, progress, unit, isGuess, onSave,
   const [sent, setSent] = useState(false);
   const [second, setSecond] = useState<number | null>(null);
   const { ask } = questionWords(question);
+  const isFigure = question.answer === 'length' || question.answer === 'height' || question.answer === 'mass';
   const write = (value: number): string => writeFieldText(field, value, unit);
   // What is typed while an answer is being kept is meant for the next question, and must not become this one's.
   const keeping = useRef(false);
@@ -115,17 +131,30 @@ export function QuestionCard({ question, where, progress, unit, isGuess, onSave,
           }
           submitBehavior="submit"
           returnKeyType="next"
-          inputMode="text"
+          // On the phone the keys below write; the phone's own keyboard would cover the drawing.
+          inputMode={gtMd ? 'text' : 'none'}
           autoCorrect={false}
           autoCapitalize="none"
         />
       )}
+      {second === null && !gtMd && isFigure ? (
+        <FigurePad
+          text={text}
+          onText={(value) => {
+            input.onChangeText(value);
+            setSent(false);
+          }}
+          kind={question.answer === 'mass' ? 'mass' : 'length'}
+          unit={unit}
+        />
+      ) : null}
       {second === null && same ? (
         <Button label={`As ${same.name}, ${write(same.tenthMm)}`} onPress={() => void keep(same.tenthMm)} />
       ) : null}
       {second === null ? (
         <XStack gap={8}>
           <Button label="Back" disabled={onBack === null} onPress={() => onBack?.()} />
+          {known === '' && text.trim() === '' ? <Button label="Can’t reach it" onPress={onUnreached} /> : null}
           <Button
             grow
             kind="primary"

@@ -10,6 +10,7 @@ function ask(
 ) {
   const saved = jest.fn().mockResolvedValue(true);
   const next = jest.fn();
+  const unreached = jest.fn();
   renderWith(
     <QuestionCard
       question={{ of: 'shelf', id: 's', key: 'width', answer: 'length', value: null, ...question } as MeasureQuestion}
@@ -19,6 +20,7 @@ function ask(
       isGuess={isGuess}
       onSave={saved}
       onNext={next}
+      onUnreached={unreached}
       onBack={null}
       same={same}
     />,
@@ -27,7 +29,7 @@ function ask(
     fireEvent.change(screen.getByRole('textbox'), { target: { value: text } });
     fireEvent.click(screen.getByRole('button', { name: /Save, next|Skip|Next/ }));
   };
-  return { saved, next, type };
+  return { saved, next, unreached, type };
 }
 
 describe('one question of measuring', () => {
@@ -49,6 +51,18 @@ describe('one question of measuring', () => {
     fireEvent.click(screen.getByRole('button', { name: 'Skip' }));
     expect(next).toHaveBeenCalledTimes(1);
     expect(saved).not.toHaveBeenCalled();
+  });
+  it('what nobody gets at is left open, and asked for no more than it was', () => {
+    const { saved, next, unreached } = ask({});
+    fireEvent.click(screen.getByRole('button', { name: 'Can’t reach it' }));
+    expect([unreached, saved, next].map((one) => one.mock.calls.length)).toEqual([1, 0, 0]);
+  });
+  it('on a phone the keys write what is read', async () => {
+    const { saved } = ask({});
+    for (const key of ['3', '0', '2', 'mm']) fireEvent.click(screen.getByRole('button', { name: key }));
+    expect(screen.getByRole('textbox')).toHaveProperty('value', '302 mm');
+    fireEvent.click(screen.getByRole('button', { name: 'Save, next' }));
+    await waitFor(() => expect(saved).toHaveBeenCalledWith(3020));
   });
   it('what cannot be read gets a sentence and stays in the field', () => {
     const { saved, type } = ask({});

@@ -58,6 +58,7 @@ export function useMeasuring(space: SpaceRow) {
   const [at, setAt] = useState(Math.max(0, firstOpen));
   const [measured, setMeasured] = useState<readonly string[]>([]);
   const [singly, setSingly] = useState(false);
+  const [unreached, setUnreached] = useState<readonly string[]>([]);
   const question = questions[Math.min(at, questions.length - 1)];
   const asked = Math.min(at, questions.length - 1);
   const isOpen = (one: MeasureQuestion): boolean =>
@@ -123,6 +124,12 @@ export function useMeasuring(space: SpaceRow) {
     /** Asks one of them out of turn. */
     ask: (one: MeasureQuestion) => setAt(Math.max(0, questions.indexOf(one))),
     change: history.change,
+    /** Nobody gets at it now: it stays open, and is said to be. */
+    leaveOpen: (): void => {
+      if (question) setUnreached((before) => [...before, keyOf(question)]);
+      setAt((now) => Math.min(questions.length - 1, now + 1));
+    },
+    isUnreached: (one: MeasureQuestion): boolean => one.value === null && unreached.includes(keyOf(one)),
     next: () => setAt((now) => Math.min(questions.length - 1, now + 1)),
     back: at > 0 ? () => setAt((now) => Math.max(0, now - 1)) : null,
     /** Sets a shelf onto the hole nearest to a height. */
