@@ -174,9 +174,22 @@ test('labels of other forms: on lids, files and to clip on, the code alone, as S
   await page.getByRole('radio', { name: /⌀ 60 mm/ }).click();
   expect(scanned(await saved(page, () => print.click())).length).toBeGreaterThan(8);
 
+  // Words by hand: on the label, while the place keeps its name.
+  const list = page.getByTestId('labels-list');
+  await list.getByRole('button', { name: /^Tea lights/ }).click();
+  await page.getByRole('button', { name: 'Other words …' }).click();
+  await page.getByLabel('Words on it').fill('Glow');
+  await page.getByRole('dialog').getByRole('button', { name: 'Save' }).click();
+  await expect(list).toContainText('Glow');
+  // Reference cards come with the door card, a page each.
+  await page.getByRole('button', { name: 'Order of use' }).click();
+  const cards = await saved(page, () => page.getByRole('button', { name: 'Door card, A5' }).click());
+  const onCard = execFileSync('pdftotext', ['-layout', cards, '-'], { encoding: 'utf8' });
+  for (const words of ['Glow', 'What is open before what is shut', 'Boat loft']) expect(onCard).toContain(words);
+
   // Without words the code is larger; as an SVG its letters are outlines, so that any program shows them.
   await page.getByRole('radio', { name: 'Bins', exact: true }).click();
-  await page.getByRole('button', { name: 'Words' }).click();
+  await page.getByRole('button', { name: 'Words', exact: true }).click();
   const file = readFileSync(
     await savedFile(page, () => page.getByRole('button', { name: 'This one as SVG' }).click()),
     'utf8',
@@ -189,7 +202,7 @@ test('labels of other forms: on lids, files and to clip on, the code alone, as S
   await shown.screenshot({ path: picture });
   await shown.close();
   expect(read(picture)).toEqual([expect.stringMatching(address)]);
-  await page.getByRole('button', { name: 'Words' }).click();
+  await page.getByRole('button', { name: 'Words', exact: true }).click();
 
   await page.getByRole('button', { name: 'To the label printer (simulated)' }).click();
   const printed = page.getByTestId('printed-labels');

@@ -203,7 +203,7 @@ test('stair press: sorted thing by thing, planned in baskets that are there, dra
   const grip = (await page.getByRole('button', { name: /^Move shelf SP-B/ }).boundingBox())!;
   await page.mouse.move(grip.x + 22, grip.y + 22);
   await page.mouse.down();
-  await page.mouse.move(grip.x + 22, grip.y + 12, { steps: 5 });
+  await page.mouse.move(grip.x + 22, grip.y + 15, { steps: 5 });
   await page.mouse.up();
   // The shelf rests on a hole, some 3.2 cm steps higher.
   await expect(page.getByText('140 cm')).toHaveCount(0);
@@ -214,7 +214,7 @@ test('stair press: sorted thing by thing, planned in baskets that are there, dra
   await openStep(page, 'Stair press', 'Plan');
   await page.getByRole('button', { name: 'Find the best mix' }).click();
   await expect(page.getByTestId('plan-answer')).toContainText(
-    /All \d+ groups are housed in \d+ containers\. Nothing to buy\./,
+    /All \d+ groups are housed: \d+ containers, and \d+ groups on the shelves themselves\. Nothing to buy\./,
   );
   // Only what is found to the end stays under the hand.
   const ended = (): Promise<void> => expect(page.getByRole('button', { name: 'Find again' })).toBeVisible();
@@ -256,6 +256,35 @@ test('stair press: sorted thing by thing, planned in baskets that are there, dra
   await expect(page.getByTestId('plan-answer')).toContainText(/\d+ of \d+ groups are housed; .* find no room\./);
   await expect(page.getByTestId('plan-answer')).toContainText('Best found; it is not proven that no more finds room.');
   await expect(page.getByTestId('plan-compare')).toContainText('Plan B');
+});
+
+test('stair press: linen stands on the shelves themselves; set up as planned it is recorded there, and taken back as one @wide', async ({
+  page,
+  server,
+}) => {
+  await openDemo(page, server);
+  await openStep(page, 'Stair press', 'Plan');
+  const find = page.getByRole('button', { name: /^Find (the best mix|again)$/ });
+  await expect(find).toBeVisible();
+  // Beside what other journeys have planned here.
+  const another = page.getByRole('button', { name: 'Another' });
+  if (await another.isVisible()) await another.click();
+  await page.getByRole('button', { name: 'Find the best mix' }).click();
+  await expect(page.getByRole('button', { name: 'Find again' })).toBeVisible();
+  const bare = page.getByTestId('plan-reasons').getByRole('button');
+  await bare.filter({ hasText: 'On the shelf itself, without a bin.' }).first().click();
+  await expect(page.getByTestId('planned-bin')).toContainText('the shelf itself');
+  await page.getByRole('button', { name: 'Use this plan' }).click();
+  await page.getByRole('button', { name: 'Set up as planned' }).click();
+  await expect(page.getByText('Set up as planned: Stair press.')).toBeVisible();
+  const stood = page
+    .getByRole('button')
+    .filter({ hasText: 'On the shelf itself' })
+    .filter({ hasNotText: 'nothing yet' });
+  await expect(stood.first()).toBeVisible();
+  await page.getByRole('button', { name: 'Undo' }).first().click();
+  await expect(stood).toHaveCount(0);
+  await allSaved(page);
 });
 
 test('measuring: a pattern, two readings that differ, figures that contradict, no signal in between @wide', async ({

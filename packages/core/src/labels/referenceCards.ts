@@ -89,8 +89,8 @@ const tub = (more: Partial<Sign> = {}, extra: readonly (readonly Point[])[] = []
  * ISO 3758 (from memory, edition not checked); what the label in the cloth says comes first.
  */
 const CARE: readonly (readonly [sign: Sign, words: string])[] = [
-  [tub({ text: '40' }), 'Wash, no hotter than the figure says, °C'],
-  [tub({ text: '30' }, [below(9.8)]), 'A bar below: gently; two bars: very gently'],
+  [tub({ text: '40' }), 'Wash, up to the figure in °C'],
+  [tub({ text: '30' }, [below(9.8)]), 'A bar: gently; two bars: very gently'],
   [
     tub({}, [
       [
@@ -157,7 +157,7 @@ const CARE: readonly (readonly [sign: Sign, words: string])[] = [
     },
     'Dry flat',
   ],
-  [{ lines: [IRON, IRON_SIDE], dots: [[5.4, 7.2]] }, 'Iron: 1 dot 110, 2 dots 150, 3 dots 200 °C'],
+  [{ lines: [IRON, IRON_SIDE], dots: [[5.4, 7.2]] }, 'Iron, in °C: 1 dot 110, 2 dots 150, 3 dots 200'],
   [{ lines: [IRON, IRON_SIDE, ...CROSS] }, 'Do not iron'],
   [{ lines: [], ring: true, text: 'P' }, 'Circle: for the cleaner’s; the letter is for them'],
   [{ lines: CROSS, ring: true }, 'Not for the cleaner’s'],

@@ -1,10 +1,11 @@
 /** Plans for groups of things: seeded annealing over which containers hold a group and where it goes, judged in minutes a month. */
 import { MOST_PLACED, seededRandom } from '../base';
+import { dualBound } from './planBound';
 import { exchangePlaces, sharingWith, type Genes } from './genes';
 import { Filling, groundOf, type Ground, type Slants } from './filling';
 import { capacityMl, useOfGroup } from './groupUse';
-import { holdsAll, leastSharing, mayShare, partnersOf, roomsIn } from './sharing';
-import { bestOf, canBuy, isSameMix, leastAlone, mayMove, mixesOf, standsIn, type Mixes } from './mixes';
+import { holdsAll, mayShare, partnersOf, roomsIn } from './sharing';
+import { bestOf, canBuy, countOf, isSameMix, mayMove, mixesOf, standsIn, type Mixes } from './mixes';
 import {
   handlingOfBin,
   pricedGroups,
@@ -73,7 +74,9 @@ class GroupSearch implements PlanSearch {
   /** What groups may share, the smallest first. */
   private readonly bySize: PlanContainer[];
   private readonly mixes: Mixes[];
-  private readonly bound: number | null;
+  /** Found with the first step, so that the first answer does not wait for it; undefined: not yet. */
+  private bound: number | null | undefined;
+  private readonly findBound: () => number | null;
   /** For each group those with which it goes into one bin of some type. */
   private readonly partners: number[][];
   private readonly sharers: number[];
@@ -104,11 +107,11 @@ class GroupSearch implements PlanSearch {
     );
     this.partners = partnersOf(this.bySize.filter(stands), this.groups);
     this.sharers = this.partners.flatMap((those, at) => (those.length > 0 ? [at] : []));
-    this.bound = problem.locked.length > 0 ? null : this.boundOf(ground, bare, moved);
     this.lines = [this.newLine(ground)];
     this.settings = otherSettings(problem, now);
     this.found = this.begin(this.lines[0]!);
     this.exchange();
+    this.findBound = () => (problem.locked.length > 0 ? null : this.boundOf(ground, moved));
   }
 
   /** From what costs least alone, or as it is now: a space that is right stays so. */
@@ -140,6 +143,7 @@ class GroupSearch implements PlanSearch {
   }
 
   step(tries: number): boolean {
+    if (this.bound === undefined) this.bound = this.findBound();
     for (let n = 0; n < tries && !this.isProven; n++) this.tryOne();
     return !this.isProven;
   }
@@ -153,28 +157,24 @@ class GroupSearch implements PlanSearch {
       bins.map(({ group }) => group),
     );
     const left = price.groups.flatMap(({ group, leftMl }) => (leftMl > 0 ? [{ group, volumeMl: leftMl }] : []));
-    return { ...answer, left, price, boundMinutes: this.bound, provenBest: this.isProven };
+    return { ...answer, left, price, boundMinutes: this.bound ?? null, provenBest: this.isProven };
   }
 
   private get isProven(): boolean {
-    return this.bound !== null && this.found.price.sum <= this.bound + SAME;
+    return this.bound !== null && this.bound !== undefined && this.found.price.sum <= this.bound + SAME;
   }
 
   /** With no shelf moved each group is housed as cheaply as can be where they are; or else at least one is moved, to the best height. */
-  private boundOf(ground: Ground, groups: readonly PricedGroup[], moved: boolean): number {
-    // Each in the cheapest way alone, or in the cheapest that a bin it shares can be.
-    const sum = (all: readonly Mixes[]): number =>
-      all.reduce((least, { leastMinutes, places }, at) => {
-        const own = groups[at]!;
-        if (places === null || this.partners[at]!.length === 0 || own.needMl <= 0.5) return least + leastMinutes;
-        const divided = this.problem.containers.some(({ sections }) => sections !== undefined);
-        const others = this.partners[at]!.map((other) => groups[other]!.use);
-        return least + Math.min(leastMinutes, leastAlone(places, own) + leastSharing(own.use, others, divided));
-      }, 0);
-    if (!moved) return sum(this.mixes);
+  private boundOf(ground: Ground, moved: boolean): number {
+    const { problem, groups, partners, mixes } = this;
+    const upper = this.found.price.sum;
+    const least = (ways: readonly Mixes[], above: number): number =>
+      dualBound(groups, ways, partners, problem.containers, (type) => countOf(type, problem), above);
+    if (!moved) return least(mixes, upper);
     const stands = standsIn(ground, false);
-    const unmoved = groups.map((group, at) => mixesOf(ground, group, stands, false, this.mixes[at]!.fewest));
-    return Math.min(sum(unmoved), sum(this.mixes) + PLAN_COST.shelfMoveMinutes / PLAN_COST.onceMonths);
+    const unmoved = groups.map((group, at) => mixesOf(ground, group, stands, false, mixes[at]!.fewest));
+    const once = PLAN_COST.shelfMoveMinutes / PLAN_COST.onceMonths;
+    return Math.min(least(unmoved, upper), least(mixes, upper - once) + once);
   }
 
   private heldByLocked({ byId, gramsPerMl }: Ground): Map<string, { ml: number; bins: number }> {

@@ -9,12 +9,11 @@ import {
   isSamePlace,
   moneyMinutes,
   movedOf,
-  moveMinutes,
   spreadMinutes,
   takingMinutes,
   type PricedGroup,
 } from './planPrice';
-import { PLAN_COST } from './planCost';
+import { moveMinutes, PLAN_COST } from './planCost';
 import type { GroupUse, PlanContainer, PlanProblem } from './planTypes';
 import { isAllowed } from './shelfSettings';
 
@@ -31,6 +30,8 @@ export interface Mixes {
   fewest: number;
   /** No way of housing the group in bins of its own costs less. */
   leastMinutes: number;
+  /** No way that is not in the list costs less; null: there is only the least. */
+  beyondMinutes: number | null;
   /** What any bin that takes of it costs at least; null: none does. */
   places: LeastPlace | null;
 }
@@ -88,7 +89,7 @@ export function mixesOf(
 ): Mixes {
   const choices = choicesOf(ground, group, stands, moved);
   const taking = takingMinutes(group.use);
-  if (group.needMl <= 0.5) return { list: [], fewest: 0, leastMinutes: taking, places: null };
+  if (group.needMl <= 0.5) return { list: [], fewest: 0, leastMinutes: taking, beyondMinutes: null, places: null };
   const all = choices.reduce((sum, { ml, count }) => sum + ml * count, 0);
   const boxes = choices.reduce((sum, { count }) => sum + count, 0);
   if (all < group.needMl - 0.5)
@@ -96,6 +97,7 @@ export function mixesOf(
       list: [{ types: choices.flatMap(({ type, count }) => Array.from({ length: count }, () => type)), minutes: 0 }],
       fewest: boxes,
       leastMinutes: taking + PLAN_COST.leftMinutes + (PLAN_COST.leftMinutesALitre * (group.needMl - all)) / 1000,
+      beyondMinutes: null,
       places: choices.length === 0 ? null : leastPlace(choices),
     };
   const least = fewestOf(choices, group.needMl);
@@ -107,17 +109,23 @@ export function mixesOf(
     .sort((a, b) => a.minutes - b.minutes);
   // What was not looked into has at least so many bins.
   const beyond = !whole ? least : spare ? least + MORE + 1 : least + 1;
+  const list = priced.slice(0, MOST_KEPT);
+  const beyondMinutes = Math.min(
+    priced[MOST_KEPT]?.minutes ?? Infinity,
+    leastOfCount(choices, group, fewest, beyond),
+    taking + PLAN_COST.leftMinutes,
+  );
   return {
-    list: priced.slice(0, MOST_KEPT),
+    list,
     fewest,
-    leastMinutes: Math.min(
-      priced[0]?.minutes ?? Infinity,
-      leastOfCount(choices, group, fewest, beyond),
-      taking + PLAN_COST.leftMinutes,
-    ),
+    leastMinutes: Math.min(list[0]?.minutes ?? Infinity, beyondMinutes),
+    beyondMinutes,
     places: leastPlace(choices),
   };
 }
+
+/** How many of a type there are, with those the money buys. */
+export const countOf = (type: PlanContainer, problem: PlanProblem): number => type.free + soldOf(type, problem);
 
 /** How many of a type the money buys. */
 function soldOf({ priceMinor }: PlanContainer, { budgetMinor }: PlanProblem): number {

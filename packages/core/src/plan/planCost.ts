@@ -1,3 +1,7 @@
+/** What a plan is priced by. */
+import { carryingMinutes } from '../handling';
+import type { GroupUse } from './planTypes';
+
 /** Own defaults, shown in docs; minutes a month unless named otherwise. */
 export const PLAN_COST = {
   /** Each bin is kept in order. */
@@ -22,3 +26,6 @@ export const PLAN_COST = {
   minutesAHundredMinor: 2,
   onceMonths: 12,
 } as const;
+
+/** What a bin that goes elsewhere costs once, spread over a year. Minutes a month. */
+export const moveMinutes = ({ who }: Pick<GroupUse, 'who'>): number => carryingMinutes(who) / PLAN_COST.onceMonths;

@@ -197,10 +197,11 @@ export function slowly(given: PlanProblem, fewest: number[], bins: PricedBin[], 
             place === `${bin.type.containerId} ${bin.shelfId}` ||
             (bin.type.form === 'bare' && place === `on_shelf ${bin.shelfId}`),
         );
-        if (stood >= 0) places.splice(stood, 1);
+        const isFirst = inBin[at]!.names[0] === group.name;
+        if (isFirst && stood >= 0) places.splice(stood, 1);
         else {
           const finders = Math.max(1, who.filter(({ share: part }) => part >= 0.15).length);
-          minutes += (2 + finders) / 12 / inBin[at]!.names.length;
+          minutes += (2 + finders) / 12;
         }
       }
     }

@@ -1,10 +1,10 @@
 /** What a plan costs to live with, in minutes a month: one sum for the search, for the screen and for what a hand drags. */
 import { boundingBox } from '../base';
 import type { Compartment, StandingBody } from '../fit';
-import { carryingMinutes, HANDLING, openingSeconds, PACES_WITHIN, reachSeconds, weightMinutes } from '../handling';
+import { HANDLING, openingSeconds, PACES_WITHIN, reachSeconds, weightMinutes } from '../handling';
 import { digSeconds, ON_SHELF, sectionsTaken, useOfGroup } from './groupUse';
 import { planGroupId } from './planGroups';
-import { PLAN_COST } from './planCost';
+import { moveMinutes, PLAN_COST } from './planCost';
 import { roomsIn, sharingMinutes } from './sharing';
 import type { GroupPrice, GroupUse, PlanContainer, PlanPrice, PlanProblem } from './planTypes';
 
@@ -33,9 +33,6 @@ export interface PricedGroup {
   /** No fewer bins hold it; 0: nothing does. */
   fewest: number;
 }
-
-/** What a bin that goes elsewhere costs once, spread over a year. Minutes a month. */
-export const moveMinutes = ({ who }: Pick<GroupUse, 'who'>): number => carryingMinutes(who) / PLAN_COST.onceMonths;
 
 /** Which bins are not among those of now, by their places. @param alike whether one of now is as good as staying */
 export function movedOf<T>(
@@ -251,11 +248,13 @@ function priceGroup(
   let heaviestGrams = 0;
   let shared = 0;
   const on = new Set<string>();
+  // In a bin that is shared only the first finds itself where it was: it is one bin, and what else comes into it is moved.
+  const isGuest = (at: number): boolean => filled[at]!.members[0] !== group;
   const moved = movedOf(
-    own.map((at) => bins[at]!),
+    own.map((at) => ({ ...bins[at]!, guest: isGuest(at) })),
     use.now,
-    ({ type, shelfId }, other) => isSamePlace(type, other) && shelfId === other.shelfId,
-  );
+    ({ type, shelfId, guest }, other) => !guest && isSamePlace(type, other) && shelfId === other.shelfId,
+  ).length;
   for (const at of own) {
     const { type, shelfId, standing } = bins[at]!;
     const { members, rooms, contents, grams } = filled[at]!;
@@ -291,8 +290,7 @@ function priceGroup(
     heaviestGrams = Math.max(heaviestGrams, grams);
     on.add(shelfId);
   }
-  // Carried and labelled once, however many groups are in it.
-  for (const at of moved) sum.once += moveMinutes(use) / filled[own[at]!]!.members.length;
+  sum.once = moved * moveMinutes(use);
   const leftMl = needMl - housed > 0.5 ? needMl - housed : 0;
   if (leftMl > 0) sum.left = PLAN_COST.leftMinutes + (PLAN_COST.leftMinutesALitre * leftMl) / 1000;
   sum.keeping += spreadMinutes(use, own.length - fewest, on.size);
@@ -307,7 +305,7 @@ function priceGroup(
       leftMl: Math.round(leftMl),
       minutes: taking + reaching + opening + lifting + keeping,
       reachSeconds: perMonth > 0 ? reaching / perMonth : 0,
-      moved: moved.length,
+      moved,
       heaviestGrams: Math.round(heaviestGrams),
     },
   };

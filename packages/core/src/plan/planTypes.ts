@@ -153,7 +153,7 @@ export interface PlanPrice {
 /** Where each shelf's surface lies. */
 export type Setting = PlanAnswer['shelves'];
 export interface PlanSearch {
-  /** Tries some more ways; answers whether it is worth going on. */
+  /** Tries some more ways; answers whether it is worth going on. The bound is there from the first step on. */
   step(tries: number): boolean;
   best(): PlanAnswer;
   /** Grows with each better answer. */

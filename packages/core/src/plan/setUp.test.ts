@@ -96,6 +96,22 @@ test('a group that stands on the shelf itself is recorded on it, and its bin is 
   expect(state.get('bin', 'rope bin')!.retired).toBe(false);
 });
 
+test('of a group in a bin and on the shelf, what lies in the bin stays in it', () => {
+  const state = home();
+  const { containerId } = bareContainer(3000, 4000, 2500);
+  state.put({ entity: 'bin', row: { ...base('old'), ...binFields({ name: 'old', code: 'BL2-A9X' }) } });
+  const lots = [lotRow('in bin', { nookId: 'sails bin' }), lotRow('in old', { nookId: 'old' })];
+  const context = { now: '2026-11-27T10:00:00.000Z', today: '2026-11-27', newId: idMaker() };
+  const ops = opsForWholeSetUp(
+    state,
+    planOf(state, [planned('p0', 'crate', 'sails'), planned('p1', containerId, 'sails')]),
+    new Map([['sails', lots]]),
+    context,
+  );
+  expect(JSON.stringify(ops)).not.toContain('in bin');
+  expect(JSON.stringify(ops)).toContain('in old');
+});
+
 test('a bin with something else in it stays', () => {
   const state = home();
   state.put({ entity: 'lot', row: lotRow('other', { nookId: 'cleats bin' }) });

@@ -120,16 +120,18 @@ export function opsForWholeSetUp(
     const bin = binOf.get(key);
     if (bin && group !== null && also && also.length > 0) for (const id of [group, ...also]) goes.set(id, bin);
   }
+  const stay = new Set(binOf.values());
   const moved = new Set<string>();
   const moves = [...goes].flatMap(([id, nookId]) =>
     (lotsOf.get(id) ?? [])
+      // What lies in a bin that the plan has for the group stays in it.
+      .filter((lot) => !stay.has(lot.nookId) || stay.has(nookId))
       .filter((lot) => lot.nookId !== nookId && !loose.has(lot.itemId))
       .flatMap((lot) => {
         moved.add(lot.id);
         return opsForMoving(lot, lot.quantityThousandths, nookId, state.lotsIn(nookId), context);
       }),
   );
-  const stay = new Set(binOf.values());
   const emptied = plan.groups
     .filter((group) => goes.has(planGroupId(group)))
     .flatMap(({ binIds }) => binIds ?? [])

@@ -1,7 +1,7 @@
 /** Groups that share a bin: which may, how much of it each has, and what it costs. */
 import { MOST_SHARING } from '../base';
 import { capacityMl, sectionOf } from './groupUse';
-import { PLAN_COST } from './planCost';
+import { moveMinutes, PLAN_COST } from './planCost';
 import type { GroupUse, PlanContainer } from './planTypes';
 
 /** A group as far as it matters to a bin. */
@@ -57,16 +57,22 @@ export function sharingMinutes(type: Pick<PlanContainer, 'sections'>, own: numbe
   return minutes;
 }
 
-/** What a group pays at least for a bin that it shares with some of the others, minutes a month; Infinity: with none of them it may. */
+/**
+ * What a group pays at least for a bin that it shares with some of the others, minutes a month; Infinity: with none of them it may. Of
+ * those that stand somewhere now all but one are moved.
+ */
 export function leastSharing(use: GroupUse, others: readonly GroupUse[], divided: boolean): number {
   const pairs = others.filter((other) => mayShare(use, other)).map((other) => pairMinutes(use, other, divided) / 2);
   pairs.sort((a, b) => a - b);
   const past = divided ? 0 : (PLAN_COST.shareSeconds * use.uses) / 60;
+  const moves = [use, ...others].map((one) => (one.now ? moveMinutes(one) : 0));
+  const move = Math.min(...moves);
   let least = Infinity;
   let sum = 0;
   pairs.slice(0, MOST_SHARING).forEach((pair, at) => {
     sum += pair + past;
-    least = Math.min(least, sum + PLAN_COST.binMinutes / (at + 2));
+    const count = at + 2;
+    least = Math.min(least, sum + PLAN_COST.binMinutes / count + ((count - 1) / count) * move);
   });
   return least;
 }

@@ -26,6 +26,9 @@ export function MeasureScreen() {
   return <Measuring key={id} front={front} />;
 }
 
+/** On a phone, with the keys below it, pixels. */
+const DRAWING_HEIGHT = 184;
+
 function Measuring({ front }: { front: Front }) {
   const { space } = front;
   const { unit } = useHome();
@@ -41,14 +44,14 @@ function Measuring({ front }: { front: Front }) {
       <ShelfGrips
         view={front.view}
         width={width - 8}
-        maxHeight={gtMd ? 560 : 268}
+        maxHeight={gtMd ? 560 : DRAWING_HEIGHT}
         measures={unit}
         onMove={measuring.moveShelf}
       >
         <OpenDoorView
           view={front.view}
           width={width - 8}
-          maxHeight={gtMd ? 560 : 268}
+          maxHeight={gtMd ? 560 : DRAWING_HEIGHT}
           selectedId={chosen}
           summaryOf={front.summaryOf}
           measures={unit}

@@ -47,12 +47,13 @@ const plannedSummary = (lots: number): NookSummary => ({
   pleaseCount: 0,
 });
 
+/** Whether all stand where they stood, in whatever order they are named. */
 const sameBins = (a: readonly PlannedBin[], b: readonly PlannedBin[]): boolean =>
   a.length === b.length &&
-  a.every((bin, at) => {
-    const other = b[at]!;
+  a.every((bin) => {
+    const other = b.find(({ key }) => key === bin.key);
     return (
-      bin.key === other.key &&
+      other !== undefined &&
       bin.shelfId === other.shelfId &&
       bin.cxTenthMm === other.cxTenthMm &&
       bin.cyTenthMm === other.cyTenthMm &&
@@ -214,7 +215,13 @@ export function Planning({ space }: { space: SpaceRow }) {
       {chosen ? (
         <YStack paddingHorizontal={16} gap={8} testID="planned-bin">
           <Strong>{`${view.tagOf(chosen.bin.key)} ${chosen.bin.group === null ? '' : view.nameOf(chosen.bin)}`}</Strong>
-          <Small>{plannedWords(containerName(chosen.bin.containerId), chosen.bin)}</Small>
+          <Small>
+            {plannedWords(
+              containerName(chosen.bin.containerId),
+              chosen.bin,
+              state.get('container', chosen.bin.containerId)?.form ?? null,
+            )}
+          </Small>
           {board.free ? <Small>{clearanceWords(board.free, unit)}</Small> : null}
           {plan ? <Small>{moreWords(board.more)}</Small> : null}
           <XStack gap={8}>

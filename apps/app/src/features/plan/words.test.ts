@@ -58,6 +58,7 @@ it('no budget means that nothing is bought', () =>
 it('a container on its place', () => {
   expect(plannedWords('pole box', { buy: true, degrees: 12.7 })).toBe('pole box, to buy, turned 12.7°');
   expect(plannedWords('pole box', { buy: false, degrees: 90 })).toBe('pole box');
+  expect(plannedWords('basket', { buy: false, degrees: 0 }, 'under_shelf')).toContain('mind what that carries');
   expect(keptPlanWords(1, 3)).toBe('1 container for 3 groups.');
 });
 

@@ -1,5 +1,6 @@
 import { counted } from '@/kit/text/counted';
 import {
+  type ContainerForm,
   codeTail,
   formatLength,
   isBare,
@@ -92,8 +93,17 @@ export const boughtWords = (name: string, more: number): string =>
 export const ON_THE_SHELF = 'the shelf itself';
 
 /** A container on its planned place: what it is, whether it is to be bought, how it stands. */
-export const plannedWords = (container: string, bin: Pick<PlannedBin, 'buy' | 'degrees'>): string =>
-  [container, bin.buy ? 'to buy' : '', bin.degrees > 0 && bin.degrees < 90 ? `turned ${bin.degrees}°` : '']
+export const plannedWords = (
+  container: string,
+  bin: Pick<PlannedBin, 'buy' | 'degrees'>,
+  form: ContainerForm | null = null,
+): string =>
+  [
+    container,
+    form === 'under_shelf' ? 'hung under the shelf above: mind what that carries' : '',
+    bin.buy ? 'to buy' : '',
+    bin.degrees > 0 && bin.degrees < 90 ? `turned ${bin.degrees}°` : '',
+  ]
     .filter(Boolean)
     .join(', ');
 
