@@ -19,6 +19,7 @@ import {
 } from '@ours/core';
 import { INNER_BINS, PEOPLE, SPACES, STRAYED, type CatalogueShelf, type CatalogueSpace } from './catalogue';
 import { CONTAINERS, STANDS_IN, TRAITS } from './containers';
+import { keepRounds } from './rounds';
 import { aisleOf, codesOf, packsOf, restockWayOf, SECOND_PLACES, SHOPS } from './shopping';
 import { sayHandling } from './handlings';
 import { seededRandom, seededUuid } from './seededRandom';
@@ -107,6 +108,7 @@ class DemoBuilder {
     this.addUse();
     this.addShops();
     sayHandling(this.rows, (fields) => this.add('way', fields));
+    keepRounds(this.rows, this.today, (entity, fields) => this.add(entity, fields));
     return { name: 'Ferry house', rows: this.rows, events: this.events };
   }
 

@@ -138,6 +138,13 @@ const VIEWS: [name: string, open: (page: Page, server: HomeServer) => Promise<vo
   ],
   ['rounds', (page) => goTo(page, 'Rounds')],
   [
+    'a round',
+    async (page) => {
+      await page.getByRole('button', { name: /^Expiry round/ }).click();
+      await expect(page.getByTestId('round-steps')).toBeVisible();
+    },
+  ],
+  [
     'a freezer as a board',
     async (page) => {
       await goTo(page, 'Nooks');

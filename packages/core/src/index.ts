@@ -16,6 +16,7 @@ export * from './record';
 export * from './shelflife';
 export * from './handling';
 export * from './restock';
+export * from './rounds';
 export * from './sort';
 export * from './spaces';
 export * from './stock';

@@ -30,6 +30,8 @@ export const errand = tableOf('errand');
 export const label = tableOf('label');
 export const asItIs = tableOf('as_it_is');
 export const ration = tableOf('ration');
+export const round = tableOf('round');
+export const roundTick = tableOf('round_tick');
 
 export const account = pgTable(
   'account',

@@ -22,6 +22,8 @@ import { errand } from '../handling/errand.entity';
 import { label } from '../labels/label.entity';
 import { way } from '../handling/way.entity';
 import { keeping } from '../shelflife/keeping.entity';
+import { round } from '../rounds/round.entity';
+import { roundTick } from '../rounds/roundTick.entity';
 import { use } from '../use/use.entity';
 import { type EntityDefinition, referencesIn, type AnyField, type FieldsIn, type Reference } from '../definition';
 import { household } from './household.entity';
@@ -53,6 +55,8 @@ export const ENTITIES = {
   errand,
   as_it_is: asItIs,
   label,
+  round,
+  round_tick: roundTick,
 };
 type Entities = typeof ENTITIES;
 /** The name of a kind of row. */
@@ -179,6 +183,11 @@ export type KeepingRow = RowOf['keeping'];
 export type PickRow = RowOf['pick'];
 export type WayRow = RowOf['way'];
 export type ErrandRow = RowOf['errand'];
+export type RoundRow = RowOf['round'];
+export type RoundFields = FieldsOf['round'];
+export type RoundTickRow = RowOf['round_tick'];
+export type RoundTickFields = FieldsOf['round_tick'];
+export { ROUND_KINDS, RHYTHMS, type Rhythm, type RoundKind } from '../rounds/round.entity';
 export type LabelRow = RowOf['label'];
 export type AsItIsRow = RowOf['as_it_is'];
 /** What a person needs in a day of a kind of things. */

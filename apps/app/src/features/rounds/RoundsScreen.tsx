@@ -1,33 +1,68 @@
-import { openPicks, stockOf, type CivilDate, type DueLot, type LineRow, type LotRow, type Picked } from '@ours/core';
+import {
+  addDays,
+  openPicks,
+  roundsNow,
+  stockOf,
+  type CivilDate,
+  type DueLot,
+  type LineRow,
+  type LotRow,
+  type Picked,
+  type RoundNow,
+} from '@ours/core';
 import { useRouter } from 'expo-router';
-import { memo, useMemo } from 'react';
+import { memo, useMemo, useState } from 'react';
+import { XStack, YStack } from 'tamagui';
 import { useHousehold } from '@/shared/HouseholdProvider';
 import { today } from '@/shared/opContext';
 import { useRunCommand } from '@/shared/useRunCommand';
+import { Choices } from '@/kit/form/Choices';
 import { Button } from '@/kit/press/Button';
 import { ListHeading, ListRow } from '@/kit/layout/ListRow';
 import { LongList } from '@/kit/layout/LongList';
 import { NookPlate } from '@/shared/NookPlate';
 import { Screen } from '@/kit/layout/Screen';
-import { Text } from '@/kit/text/Text';
+import { Small, Text } from '@/kit/text/Text';
 import { wayTo } from '@/shared/placeWords';
 import { pickWords } from '@/features/cold/words';
 import { DueRow } from '@/features/stock';
 import { amountWords } from '@/features/stock/words';
+import { ReadyDialog } from './ReadyDialog';
+import { RoundDialog } from './RoundDialog';
+import { RoundRow } from './RoundRow';
+import { minutesWords } from './words';
 
 /** A row of the page: headings are rows as well, so that one long list holds them all in their order. */
 type Row =
-  | { kind: 'heading'; key: string; title: string; count: number }
+  | { kind: 'heading'; key: string; title: string; remark: string }
+  | { kind: 'round'; key: string; now: RoundNow }
   | { kind: 'thaw'; key: string; picked: Picked }
   | { kind: 'due'; key: string; one: DueLot }
   | { kind: 'count'; key: string; lot: LotRow }
   | { kind: 'line'; key: string; line: LineRow };
 
 const part = (title: string, rows: Row[]): Row[] =>
-  rows.length === 0 ? [] : [{ kind: 'heading', key: title, title, count: rows.length }, ...rows];
+  rows.length === 0 ? [] : [{ kind: 'heading', key: title, title, remark: `${rows.length}` }, ...rows];
 const dueRow = (one: DueLot): Row => ({ kind: 'due', key: one.lot.id, one });
 
-/** What to look after on the next walk through the house: lines to be fixed, too late, ending soon, to be counted. */
+/** Rounds under a heading, with the minutes they take together. */
+const roundPart = (title: string, rounds: readonly RoundNow[]): Row[] =>
+  rounds.length === 0
+    ? []
+    : [
+        {
+          kind: 'heading',
+          key: title,
+          title,
+          remark: minutesWords(
+            rounds.reduce((sum, { round, usualMinutes }) => sum + (usualMinutes ?? round.minutes), 0),
+          ),
+        },
+        ...rounds.map((now): Row => ({ kind: 'round', key: now.round.id, now })),
+      ];
+const WEEK_DAYS = 7;
+
+/** What is due, by whom, where; then what to look after on the next walk: lines to be fixed, too late, ending soon, to be counted. */
 export function RoundsScreen() {
   const day = today();
   const router = useRouter();
@@ -36,10 +71,38 @@ export function RoundsScreen() {
   const picks = useHousehold(({ state, version }) => ({ list: openPicks(state), version })).list;
   const toCount = useHousehold(({ state }) => stockOf(state).lotsToCount());
   const lines = useHousehold(({ state }) => state.all('line'));
+  const { all: rounds, people } = useHousehold(({ state, version }) => ({
+    version,
+    all: roundsNow(state, day),
+    people: state.all('person').map(({ id, name }) => ({ id, name })),
+  }));
+  const [who, setWho] = useState('everyone');
+  const [dialog, setDialog] = useState<'ready' | 'own' | null>(null);
   const rows = useMemo(() => {
     const late = due.filter((one) => one.due.on < day);
     const out = picks.filter(({ thawOn, lot }) => thawOn <= day && lot !== null);
+    const own = rounds.filter(
+      ({ round: { personIds } }) => who === 'everyone' || personIds.length === 0 || personIds.includes(who),
+    );
+    const isDue = ({ due: turn }: RoundNow): boolean => turn !== null;
+    const week = addDays(day, WEEK_DAYS);
     return [
+      ...roundPart(
+        'Late',
+        own.filter((one) => one.lateDays > 0),
+      ),
+      ...roundPart(
+        'Today',
+        own.filter((one) => isDue(one) && one.lateDays === 0),
+      ),
+      ...roundPart(
+        'This week',
+        own.filter((one) => !isDue(one) && one.next !== null && one.next <= week),
+      ),
+      ...roundPart(
+        'Later',
+        own.filter((one) => !isDue(one) && (one.next === null || one.next > week)),
+      ),
       ...part(
         'Out of the freezer to thaw',
         out.map((picked) => ({ kind: 'thaw', key: picked.pick.id, picked })),
@@ -56,9 +119,30 @@ export function RoundsScreen() {
         toCount.map((lot) => ({ kind: 'count', key: `count ${lot.id}`, lot })),
       ),
     ];
-  }, [due, picks, toCount, lines, day]);
+  }, [due, picks, toCount, lines, rounds, who, day]);
   return (
     <Screen title="Rounds" right={<Button kind="quiet" label="Recall" onPress={() => router.push('/recall')} />}>
+      {dialog === 'ready' ? <ReadyDialog onClose={() => setDialog(null)} onOwn={() => setDialog('own')} /> : null}
+      {dialog === 'own' ? <RoundDialog round={null} onClose={() => setDialog(null)} /> : null}
+      <XStack paddingHorizontal={16} paddingTop={8} gap={8} alignItems="center">
+        <YStack flex={1} minWidth={0}>
+          {people.length > 1 && rounds.length > 0 ? (
+            <Choices
+              label="Whose rounds"
+              hideLabel
+              choices={[
+                { value: 'everyone', label: 'Everyone' },
+                ...people.map(({ id, name }) => ({ value: id, label: name.split(' ')[0]! })),
+              ]}
+              value={who}
+              onChange={setWho}
+            />
+          ) : (
+            <Small>Duties that come back: switch on what your home needs.</Small>
+          )}
+        </YStack>
+        <Button label="Rounds …" onPress={() => setDialog('ready')} />
+      </XStack>
       {rows.length === 0 ? (
         <Text padding={16}>Nothing needs a look today: no dates ending, nothing to count, no line to fix.</Text>
       ) : null}
@@ -70,7 +154,9 @@ export function RoundsScreen() {
 function RoundsRow({ row, day }: { row: Row; day: CivilDate }) {
   switch (row.kind) {
     case 'heading':
-      return <ListHeading title={row.title} remark={`${row.count}`} />;
+      return <ListHeading title={row.title} remark={row.remark} />;
+    case 'round':
+      return <RoundRow now={row.now} today={day} />;
     case 'thaw':
       return <ThawRow picked={row.picked} day={day} />;
     case 'due':

@@ -1,0 +1,3 @@
+import { RoundScreen } from '@/features/rounds/RoundScreen';
+
+export default RoundScreen;

@@ -1,0 +1,61 @@
+import { READY_MADE, type ReadyMade } from '@ours/core';
+import { YStack } from 'tamagui';
+import { Dialog } from '@/kit/layout/Dialog';
+import { ListRow } from '@/kit/layout/ListRow';
+import { Button } from '@/kit/press/Button';
+import { Small } from '@/kit/text/Text';
+import { useHousehold } from '@/shared/HouseholdProvider';
+import { opContext, today } from '@/shared/opContext';
+import { useRunCommand } from '@/shared/useRunCommand';
+import { rhythmWords, ROUND_ABOUT, ROUND_NAMES } from './words';
+
+/** Rounds that are usual, each switched on with a tap; all of it can be changed afterwards. */
+export function ReadyDialog({ onClose, onOwn }: { onClose: () => void; onOwn: () => void }) {
+  const runCommand = useRunCommand();
+  const kinds = useHousehold(({ state, version }) => ({
+    version,
+    on: new Set(state.all('round').map(({ kind }) => kind)),
+  })).on;
+  const switchOn = ({ kind, rhythm, minutes }: ReadyMade): void =>
+    void runCommand(
+      'round_saved',
+      [
+        {
+          op: 'create',
+          entity: 'round',
+          id: opContext().newId(),
+          fields: {
+            name: ROUND_NAMES[kind],
+            kind,
+            rhythm,
+            minutes,
+            startsOn: today(),
+            personIds: [],
+            nookIds: [],
+            steps: [],
+          },
+        },
+      ],
+      `On: ${ROUND_NAMES[kind]}.`,
+    );
+  return (
+    <Dialog title="Rounds to switch on" open onClose={onClose}>
+      <Small>How often is common practice; each can be changed.</Small>
+      <YStack marginHorizontal={-16}>
+        {READY_MADE.map((one) => (
+          <ListRow
+            key={one.kind}
+            title={ROUND_NAMES[one.kind]}
+            detail={`${rhythmWords(one.rhythm)}. ${ROUND_ABOUT[one.kind]}`}
+            detailLines={4}
+            right={
+              kinds.has(one.kind) ? <Small>on</Small> : <Button label={`Switch on`} onPress={() => switchOn(one)} />
+            }
+          />
+        ))}
+      </YStack>
+      <Button label="A round of our own" onPress={onOwn} />
+      <Button kind="primary" label="Done" onPress={onClose} />
+    </Dialog>
+  );
+}

@@ -1,0 +1,49 @@
+import { READY_MADE } from '@ours/core';
+import {
+  afreshWords,
+  countedWords,
+  lastWords,
+  minutesWords,
+  rhythmWords,
+  ROUND_ABOUT,
+  ROUND_NAMES,
+  ruleDay,
+  whenWords,
+} from './words';
+
+const rule = (text: string) => ({ kind: 'rule' as const, rule: text, days: null });
+
+it.each([
+  [rule('FREQ=WEEKLY;BYDAY=WE'), 'every Wednesday'],
+  [rule('FREQ=WEEKLY;BYDAY=MO,TH'), 'every Monday and Thursday'],
+  [rule('FREQ=MONTHLY;BYDAY=1SA'), 'on the first Saturday of the month'],
+  [rule('FREQ=MONTHLY;INTERVAL=3;BYMONTHDAY=1'), 'on day 1 of every 3 months'],
+  [rule('FREQ=MONTHLY;BYMONTHDAY=15'), 'on day 15 of each month'],
+  [rule('FREQ=DAILY'), 'every day'],
+  [rule('FREQ=YEARLY;BYMONTH=5'), 'FREQ=YEARLY;BYMONTH=5'],
+  [{ kind: 'after' as const, rule: null, days: 75 }, '75 days after it was last done'],
+  [{ kind: 'after' as const, rule: null, days: 1 }, '1 day after it was last done'],
+  [{ kind: 'season' as const, rule: null, days: null }, 'when the season turns'],
+])('%j is said as “%s”', (rhythm, words) => expect(rhythmWords(rhythm)).toBe(words));
+
+it('when, how long, by whom', () => {
+  const due = { dueOn: '2026-11-25', on: '2026-11-25' } as never;
+  expect(whenWords({ due, lateDays: 0, next: null }, '2026-11-25')).toBe('due today');
+  expect(whenWords({ due, lateDays: 1, next: null }, '2026-11-26')).toBe('1 day late');
+  expect(whenWords({ due, lateDays: 3, next: null }, '2026-11-28')).toBe('3 days late');
+  expect(whenWords({ due: null, lateDays: 0, next: '2026-11-29' }, '2026-11-27')).toBe('Sun 29 Nov');
+  expect([8, 60, 127].map(minutesWords)).toEqual(['8 min', '1 h', '2 h 7 min']);
+  expect(lastWords('2026-11-18', 'Runa', '2026-11-27')).toBe('last done 18 Nov by Runa');
+  expect(lastWords(null, null, '2026-11-27')).toBe('not done yet');
+  expect(afreshWords(52)).toMatch(/^52 turns were missed\. Begin afresh/);
+  expect([countedWords('3 rolls', '3 rolls'), countedWords('3 rolls', '2 rolls')]).toEqual([
+    '3 rolls, as expected',
+    '2 rolls; expected were 3 rolls',
+  ]);
+  expect(ruleDay('2026-11-29')).toBe('SU');
+});
+
+it('every ready-made round has a name and says what is done in it', () => {
+  for (const { kind } of READY_MADE)
+    expect([ROUND_NAMES[kind], ROUND_ABOUT[kind]].every((words) => words.length > 5)).toBe(true);
+});

@@ -1,0 +1,105 @@
+import {
+  type CivilDate,
+  type ReadyMade,
+  type Rhythm,
+  type RhythmProblem,
+  type RoundKind,
+  type RoundNow,
+  weekday,
+} from '@ours/core';
+import { counted } from '@/kit/text/counted';
+import { dayWords, longWeekdayWords, weekdayAndDay } from '@/kit/text/dayWords';
+
+/** What the ready-made rounds are called, and what is done in them. */
+export const ROUND_NAMES: Readonly<Record<RoundKind, string>> = {
+  expiry: 'Expiry round',
+  count: 'Counting round',
+  refill: 'Weekly refill',
+  catch_all: 'Catch-all review',
+  medicine: 'Medicine round',
+  supplies: 'Supply check',
+  season_swap: 'Season swap',
+  defrost: 'Defrost the freezer',
+  papers: 'Papers in-tray',
+  laundry: 'Laundry',
+  helper: 'List for the helper',
+  settling: 'Check after three weeks',
+  own: 'A round of our own',
+};
+export const ROUND_ABOUT: Readonly<Record<ReadyMade['kind'], string>> = {
+  expiry: 'What ends within two weeks, place by place: used, thrown away or kept.',
+  count: 'Counts what lies at its places, without saying before what is expected.',
+  refill: 'Canisters, jars and the pill box are filled up.',
+  catch_all: 'What gathered there goes home, where it has a home.',
+  medicine: 'Medicines that end: old ones go back to the pharmacy or the collection point.',
+  supplies: 'What lies on the supply shelves, counted.',
+  season_swap: 'What the season needs comes down, the rest goes up.',
+  defrost: 'Empty it into cool boxes first; food that has thawed is used, not frozen again.',
+  papers: 'The in-tray is emptied: filed, answered, thrown away.',
+  laundry: 'Wash, dry, fold, put away.',
+  helper: 'Steps in your own words, to print.',
+  settling: 'Three weeks after a space was set up: what does not work yet?',
+};
+
+const MONTHLY_FIRST = /^FREQ=MONTHLY;BYDAY=1(MO|TU|WE|TH|FR|SA|SU)$/;
+const WEEKLY = /^FREQ=WEEKLY;BYDAY=((?:MO|TU|WE|TH|FR|SA|SU)(?:,(?:MO|TU|WE|TH|FR|SA|SU))*)$/;
+const DAYS = ['SU', 'MO', 'TU', 'WE', 'TH', 'FR', 'SA'] as const;
+/** A Sunday: names of days are counted from it. */
+const SUNDAY = 4;
+const nameOf = (day: string): string =>
+  longWeekdayWords(`2026-01-${String(SUNDAY + DAYS.indexOf(day as (typeof DAYS)[number])).padStart(2, '0')}`);
+
+/** `every Wednesday`, `75 days after it was last done`; another rule as it is written. */
+export function rhythmWords({ kind, rule, days }: Rhythm): string {
+  if (kind === 'season') return 'when the season turns';
+  if (kind === 'after') return `${counted(days ?? 0, { one: '# day', other: '# days' })} after it was last done`;
+  if (rule === 'FREQ=DAILY') return 'every day';
+  const weekly = WEEKLY.exec(rule ?? '')?.[1];
+  if (weekly) return `every ${weekly.split(',').map(nameOf).join(' and ')}`;
+  const first = MONTHLY_FIRST.exec(rule ?? '')?.[1];
+  if (first) return `on the first ${nameOf(first)} of the month`;
+  const months = /^FREQ=MONTHLY;(?:INTERVAL=(\d+);)?BYMONTHDAY=(\d+)$/.exec(rule ?? '');
+  if (months) return `on day ${months[2]} of ${months[1] ? `every ${months[1]} months` : 'each month'}`;
+  return rule ?? '';
+}
+
+export const RHYTHM_PROBLEMS: Readonly<Record<RhythmProblem, string>> = {
+  no_day: 'Nothing says when: choose a day, or after how many days.',
+  unreadable: 'That is no recurrence rule; write for example FREQ=WEEKLY;BYDAY=SU (RFC 5545).',
+  never: 'That day never comes: no month has it. Choose another one.',
+};
+
+/** `due today`, `3 days late`, `next Sun 29 Nov`. */
+export function whenWords(
+  { due, lateDays, next }: Pick<RoundNow, 'due' | 'lateDays' | 'next'>,
+  today: CivilDate,
+): string {
+  if (due) return lateDays === 0 ? 'due today' : counted(lateDays, { one: '# day late', other: '# days late' });
+  return next === null ? 'no next day' : weekdayAndDay(next, today);
+}
+
+export const minutesWords = (minutes: number): string =>
+  minutes < 60 ? `${minutes} min` : `${Math.floor(minutes / 60)} h${minutes % 60 === 0 ? '' : ` ${minutes % 60} min`}`;
+
+/** What a strip shows, for who does not see it. */
+export function stripWords({ strip }: Pick<RoundNow, 'strip'>): string {
+  const of = (state: string): number => strip.filter((turn) => turn.state === state).length;
+  return `In six weeks: ${of('done')} done, ${of('skipped')} skipped, ${of('missed')} missed.`;
+}
+
+export const stepsWords = (done: number, all: number): string => `${done} of ${all} steps done`;
+/** A step that was done, and by whom. @param place it is a place that was looked at */
+export const tickedWords = (place: boolean, name: string | null): string =>
+  `${place ? 'looked at' : 'done'}${name === null ? '' : ` by ${name}`}`;
+export const lastWords = (on: CivilDate | null, name: string | null, today: CivilDate): string =>
+  on === null ? 'not done yet' : `last done ${dayWords(on, today)}${name === null ? '' : ` by ${name}`}`;
+export const afreshWords = (missed: number): string =>
+  `${counted(missed, { one: '# turn was', other: '# turns were' })} missed. Begin afresh: it is counted from today, and nothing is lost.`;
+
+/** The weekday of a day as a rule names it. */
+export const ruleDay = (day: CivilDate): string => DAYS[weekday(day)]!;
+export const WEEKDAY_CHOICES = [1, 2, 3, 4, 5, 6, 0].map((at) => ({ value: DAYS[at]!, label: nameOf(DAYS[at]!) }));
+
+/** What was counted against what was expected, said after. */
+export const countedWords = (expected: string, found: string): string =>
+  expected === found ? `${found}, as expected` : `${found}; expected were ${expected}`;

@@ -1,0 +1,74 @@
+import { allSaved, expect, goTo, openDemo, test } from './home';
+
+// Nobody else has done its rounds.
+test.use({ homeOf: 'rounds' });
+
+test('the Friday list by two, one of them without a signal: both come to one state @wide', async ({
+  page,
+  server,
+  browser,
+}) => {
+  test.setTimeout(90_000);
+  await openDemo(page, server);
+  const other = await (await browser.newContext({ viewport: { width: 390, height: 844 } })).newPage();
+  await openDemo(other, server);
+  for (const one of [page, other]) {
+    await goTo(one, 'Rounds');
+    await one.getByRole('button', { name: /^Friday list/ }).click();
+    await expect(one.getByTestId('round-steps')).toContainText('steps done');
+  }
+  const steps = page.getByTestId('round-steps');
+  const before = (await steps.getByRole('heading').first().locator('..').textContent())!;
+  const done = Number(/(\d+) of/.exec(before)![1]);
+  const open = page.getByRole('checkbox', { checked: false });
+  const [first, second] = [await open.nth(0).getAttribute('aria-label'), await open.nth(1).getAttribute('aria-label')];
+
+  await other.context().setOffline(true);
+  await other.getByRole('checkbox', { name: first! }).click();
+  await other.getByRole('checkbox', { name: second! }).click();
+  await page.getByRole('checkbox', { name: first! }).click();
+  await expect(steps).toContainText(`${done + 1} of`);
+  await allSaved(page);
+  await other.context().setOffline(false);
+  await allSaved(other);
+  await expect(steps).toContainText(`${done + 2} of`);
+  await expect(other.getByTestId('round-steps')).toContainText(`${done + 2} of`);
+
+  await other.getByRole('button', { name: 'Done, all of it' }).click();
+  await expect(other).toHaveURL(/\/rounds$/);
+  await goTo(page, 'Rounds');
+  const row = page.getByRole('button', { name: /^Friday list/ });
+  await expect(row.getByRole('img', { name: /[1-9] done/ })).toBeVisible();
+  await other.context().close();
+});
+
+test('rounds: a ready-made one is switched on, one of our own with a day that never comes is not; what ends is thrown away and taken back', async ({
+  page,
+  server,
+}) => {
+  await openDemo(page, server);
+  await goTo(page, 'Rounds');
+  await page.getByRole('button', { name: 'Rounds …' }).click();
+  await page.getByRole('button', { name: 'Switch on' }).first().click();
+  await expect(page.getByText(/^On: /)).toBeVisible();
+  await page.getByRole('button', { name: 'A round of our own' }).click();
+  await page.getByLabel('What is it called?').fill('Chimney');
+  await page.getByRole('radio', { name: 'A rule' }).click();
+  await page.getByRole('textbox', { name: 'Rule' }).fill('FREQ=YEARLY;BYMONTH=2;BYMONTHDAY=31');
+  await page.getByRole('button', { name: 'Save' }).click();
+  await expect(page.getByRole('alert')).toHaveText('That day never comes: no month has it. Choose another one.');
+  await page.getByRole('textbox', { name: 'Rule' }).fill('FREQ=YEARLY;BYMONTH=10;BYMONTHDAY=1');
+  await page.getByRole('button', { name: 'Save' }).click();
+  await expect(page.getByRole('button', { name: /^Chimney/ })).toBeVisible();
+
+  await page.getByRole('button', { name: /^Expiry round/ }).click();
+  const steps = page.getByTestId('round-steps');
+  const thrown = steps.getByRole('button', { name: 'Thrown' });
+  await expect(thrown.first()).toBeVisible();
+  const many = await thrown.count();
+  await thrown.first().click();
+  await expect(thrown).toHaveCount(many - 1);
+  await page.getByRole('button', { name: 'Undo' }).first().click();
+  await expect(thrown).toHaveCount(many);
+  await allSaved(page);
+});

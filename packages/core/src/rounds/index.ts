@@ -1,0 +1,15 @@
+export { READY_MADE, type ReadyMade } from './readyMade';
+export { dueDays, nextDue, type RhythmProblem, rhythmProblem } from './rhythm';
+export { opsForAfresh, opsForTick, opsForUntick } from './roundOps';
+export { homeElsewhere, type RoundStep, stepsOfRound } from './steps';
+export {
+  AFRESH_FROM,
+  type RoundNow,
+  roundNow,
+  roundsNow,
+  STRIP_DAYS,
+  stepsDone,
+  ticksOf,
+  type Turn,
+  type TurnState,
+} from './turns';

@@ -1,0 +1,35 @@
+/** Ticks as operations. */
+import type { CivilDate } from '../base';
+import type { Op, RoundRow, RoundTickFields, RoundTickRow } from '../household';
+import type { OpContext } from '../stock';
+
+type Said = Pick<RoundTickFields, 'what'> & Partial<Pick<RoundTickFields, 'step' | 'toOn' | 'minutes'>>;
+
+/**
+ * Says something of a turn: a step or all of it done, skipped, or moved to another day.
+ * @param personId who says it; null: nobody is signed in as one of the home
+ */
+export const opsForTick = (
+  roundId: string,
+  dueOn: CivilDate,
+  personId: string | null,
+  { what, step = null, toOn = null, minutes = null }: Said,
+  context: OpContext,
+): Op[] => [
+  {
+    op: 'create',
+    entity: 'round_tick',
+    id: context.newId(),
+    fields: { roundId, dueOn, what, step, toOn, personId, on: context.today, minutes },
+  },
+];
+
+/** Takes a step back: all that was said of it. */
+export const opsForUntick = (ticks: readonly RoundTickRow[], dueOn: CivilDate, step: string): Op[] =>
+  ticks
+    .filter((tick) => tick.dueOn === dueOn && tick.what === 'step' && tick.step === step)
+    .map(({ id }): Op => ({ op: 'retire', entity: 'round_tick', id }));
+
+/** After a long time away: rounds are counted from today, and what was missed is let be. */
+export const opsForAfresh = (rounds: readonly Pick<RoundRow, 'id'>[], today: CivilDate): Op[] =>
+  rounds.map(({ id }): Op => ({ op: 'change', entity: 'round', id, fields: { startsOn: today } }));

@@ -1,0 +1,191 @@
+import { HouseholdState, type Rhythm, type RoundFields, type RoundRow, type RoundTickRow } from '../household';
+import { itemFields, lotRow, sampleRows } from '../household/sampleHome.test-support';
+import { READY_MADE } from './readyMade';
+import { dueDays, nextDue, rhythmProblem } from './rhythm';
+import { opsForAfresh, opsForTick, opsForUntick } from './roundOps';
+import { homeElsewhere, stepsOfRound } from './steps';
+import { roundNow, roundsNow, stepsDone } from './turns';
+
+const base = (id: string) => ({ id, seq: 1, retired: false });
+const rule = (text: string): Rhythm => ({ kind: 'rule', rule: text, days: null });
+const after = (days: number): Rhythm => ({ kind: 'after', rule: null, days });
+const season: Rhythm = { kind: 'season', rule: null, days: null };
+const round = (more: Partial<RoundFields> = {}): RoundRow => ({
+  ...base('r'),
+  name: 'Expiry round',
+  kind: 'expiry',
+  rhythm: rule('FREQ=WEEKLY;BYDAY=WE'),
+  startsOn: '2026-10-07',
+  personIds: [],
+  nookIds: [],
+  steps: [],
+  minutes: 8,
+  ...more,
+});
+let serial = 0;
+const tick = (dueOn: string, more: Partial<RoundTickRow> = {}): RoundTickRow => ({
+  ...base(`t${serial++}`),
+  roundId: 'r',
+  dueOn,
+  what: 'done',
+  step: null,
+  toOn: null,
+  personId: null,
+  on: dueOn,
+  minutes: null,
+  ...more,
+});
+
+describe('rhythms', () => {
+  // That the recurrences of RFC 5545 are read as they are meant is checked in base/recurrence.test.ts.
+  it('a recurrence falls on its days, from its start on', () => {
+    expect(dueDays(rule('FREQ=MONTHLY;BYDAY=1FR'), '1997-09-05', null, '1997-09-01', '1997-11-30')).toEqual([
+      '1997-09-05',
+      '1997-10-03',
+      '1997-11-07',
+    ]);
+  });
+  it('a rhythm counted from the last time; never done, from its start; begun afresh, not before that', () => {
+    expect(dueDays(after(75), '2026-09-01', null, '2026-01-01', '2026-12-31')).toEqual(['2026-09-01']);
+    expect(dueDays(after(75), '2026-09-01', '2026-09-10', '2026-01-01', '2026-12-31')).toEqual(['2026-11-24']);
+    expect(dueDays(after(75), '2026-12-01', '2026-09-10', '2026-01-01', '2026-12-31')).toEqual(['2026-12-01']);
+  });
+  it('seasons turn on the first of March, June, September and December, across the year’s end', () => {
+    expect(dueDays(season, '2026-01-01', null, '2026-11-01', '2027-03-31')).toEqual(['2026-12-01', '2027-03-01']);
+    expect(nextDue(season, '2026-01-01', null, '2026-12-01')).toBe('2027-03-01');
+  });
+  it.each([
+    [rule(''), 'no_day'],
+    [{ kind: 'after', rule: null, days: null }, 'no_day'],
+    [rule('every Sunday'), 'unreadable'],
+    [rule('FREQ=YEARLY;BYMONTH=2;BYMONTHDAY=31'), 'never'],
+    [rule('FREQ=YEARLY;BYMONTH=2;BYMONTHDAY=29'), null],
+    [rule('FREQ=MONTHLY;BYMONTHDAY=31'), null],
+    [season, null],
+    [after(75), null],
+  ] as const)('%j: %s', (rhythm, problem) => expect(rhythmProblem(rhythm, '2026-11-27')).toBe(problem));
+  it('every ready-made one falls due', () => {
+    for (const { rhythm } of READY_MADE) {
+      expect(rhythmProblem(rhythm, '2026-11-27')).toBeNull();
+      expect(nextDue(rhythm, '2026-11-27', '2026-11-27', '2026-11-27')).not.toBeNull();
+    }
+  });
+});
+
+describe('where a round stands', () => {
+  const TODAY = '2026-11-27';
+  it('done, skipped, missed, due and ahead: the last open turn is due, those before it were missed', () => {
+    const ticks = [
+      tick('2026-10-28', { minutes: 9 }),
+      tick('2026-11-04', { what: 'skipped' }),
+      tick('2026-11-11', { minutes: 6, on: '2026-11-12', personId: 'Ada' }),
+    ];
+    const now = roundNow(round({ startsOn: '2026-10-21' }), ticks, TODAY);
+    expect(now.strip.map(({ dueOn, state }) => [dueOn, state])).toEqual([
+      ['2026-10-21', 'missed'],
+      ['2026-10-28', 'done'],
+      ['2026-11-04', 'skipped'],
+      ['2026-11-11', 'done'],
+      ['2026-11-18', 'missed'],
+      ['2026-11-25', 'due'],
+      ['2026-12-02', 'ahead'],
+    ]);
+    expect(now).toMatchObject({ lateDays: 2, next: '2026-12-02', missed: 2, usualMinutes: 8 });
+    expect(now.last).toEqual({ on: '2026-11-12', personId: 'Ada' });
+    expect(now.strip[3]).toMatchObject({ doneOn: '2026-11-12', personId: 'Ada' });
+  });
+  it('moved to another day, the later word counts; two said on one day come to the same in whatever order', () => {
+    const moves = [
+      tick('2026-11-25', { what: 'moved', toOn: '2026-11-28', on: '2026-11-25' }),
+      tick('2026-11-25', { what: 'moved', toOn: '2026-11-29', on: '2026-11-25' }),
+    ];
+    const done = tick('2026-11-18');
+    for (const order of [moves, [...moves].reverse()]) {
+      const now = roundNow(round(), [done, ...order], TODAY);
+      expect([now.due, now.next]).toEqual([null, '2026-11-29']);
+    }
+    expect(roundNow(round(), [done, ...moves], '2026-11-30').due).toMatchObject({
+      dueOn: '2026-11-25',
+      on: '2026-11-29',
+    });
+  });
+  it('done by one and skipped by another at once is done, on both devices', () => {
+    const both = [tick('2026-11-25', { personId: 'Ada' }), tick('2026-11-25', { what: 'skipped', personId: 'Bo' })];
+    for (const order of [both, [...both].reverse()])
+      expect(roundNow(round(), order, TODAY).strip.find(({ dueOn }) => dueOn === '2026-11-25')?.state).toBe('done');
+  });
+  it('counted from the last time it stays due however long ago that was', () => {
+    const now = roundNow(round({ rhythm: after(30), startsOn: '2024-01-01' }), [tick('2024-03-01')], TODAY);
+    expect(now.due).toMatchObject({ dueOn: '2024-03-31' });
+    expect(now.lateDays).toBeGreaterThan(900);
+  });
+  it('after a year away nothing is counted against one once it is begun afresh', () => {
+    const away = round({ startsOn: '2025-10-01' });
+    expect(roundNow(away, [], TODAY).missed).toBeGreaterThan(50);
+    const [op] = opsForAfresh([away], TODAY);
+    expect(op).toMatchObject({ op: 'change', entity: 'round', id: 'r', fields: { startsOn: TODAY } });
+    expect(roundNow({ ...away, startsOn: TODAY }, [], TODAY)).toMatchObject({ missed: 0, due: null });
+  });
+  it('a home’s rounds: what is late comes first, then by the day', () => {
+    const state = new HouseholdState();
+    for (const row of sampleRows()) state.put(row);
+    const put = (id: string, more: Partial<RoundFields>): void =>
+      state.put({ entity: 'round', row: { ...round(more), id } });
+    put('later', { rhythm: rule('FREQ=WEEKLY;BYDAY=SU'), startsOn: '2026-11-26' });
+    put('today', { rhythm: rule('FREQ=WEEKLY;BYDAY=FR'), startsOn: TODAY });
+    put('late', { rhythm: rule('FREQ=WEEKLY;BYDAY=WE'), startsOn: '2026-11-25' });
+    expect(roundsNow(state, TODAY).map(({ round: { id } }) => id)).toEqual(['late', 'today', 'later']);
+  });
+});
+
+describe('steps', () => {
+  const TODAY = '2026-11-27';
+  const home = (): HouseholdState => {
+    const state = new HouseholdState();
+    for (const row of sampleRows()) state.put(row);
+    state.put({ entity: 'item', row: { ...base('cream'), ...itemFields({ name: 'Cream' }) } });
+    return state;
+  };
+  it('an expiry round looks where something ends within two weeks, and nowhere else', () => {
+    const state = home();
+    state.put({ entity: 'lot', row: lotRow('soon', { itemId: 'cream', nookId: 'bin2', expiresOn: '2026-12-05' }) });
+    state.put({ entity: 'lot', row: lotRow('far', { itemId: 'cream', nookId: 'bin', expiresOn: '2027-12-05' }) });
+    const steps = stepsOfRound(state, round({ steps: ['Look at the door'] }), TODAY);
+    expect(steps.map(({ key, words, lots }) => [key, words, lots.map(({ id }) => id)])).toEqual([
+      ['w Look at the door', 'Look at the door', []],
+      ['n bin2', null, ['soon']],
+    ]);
+    expect(stepsOfRound(state, round({ nookIds: ['bin'] }), TODAY)).toEqual([]);
+  });
+  it('a count goes through its places in their order, with all that lies there', () => {
+    const state = home();
+    state.put({ entity: 'lot', row: lotRow('cream', { itemId: 'cream', nookId: 'bin2' }) });
+    const steps = stepsOfRound(state, round({ kind: 'count', nookIds: ['bin2', 'bin'] }), TODAY);
+    expect(steps.map(({ nookId }) => nookId)).toEqual(['bin2', 'bin']);
+  });
+  it('what lies in a catch-all and is elsewhere as well has its home there', () => {
+    const state = home();
+    state.put({ entity: 'lot', row: lotRow('stray', { itemId: 'cream', nookId: 'bin2' }) });
+    const catchAll = round({ kind: 'catch_all', nookIds: ['bin2'] });
+    const [stray] = state.lotsIn('bin2');
+    expect(homeElsewhere(state, catchAll, stray!)).toBeNull();
+    state.put({ entity: 'lot', row: lotRow('home', { itemId: 'cream', nookId: 'bin' }) });
+    expect(homeElsewhere(state, catchAll, stray!)).toBe('bin');
+  });
+  it('ticks are added, and taken back; both who ticked the same step are forgotten', () => {
+    const context = { newId: () => 'id', now: '', today: TODAY };
+    const [op] = opsForTick('r', '2026-11-25', 'Ada', { what: 'step', step: 'n bin' }, context);
+    expect(op).toMatchObject({
+      op: 'create',
+      entity: 'round_tick',
+      fields: { step: 'n bin', personId: 'Ada', on: TODAY },
+    });
+    const ticks = [
+      tick('2026-11-25', { what: 'step', step: 'n bin' }),
+      tick('2026-11-25', { what: 'step', step: 'n bin' }),
+      tick('2026-11-18', { what: 'step', step: 'n bin' }),
+    ];
+    expect([...stepsDone(ticks, '2026-11-25').keys()]).toEqual(['n bin']);
+    expect(opsForUntick(ticks, '2026-11-25', 'n bin')).toHaveLength(2);
+  });
+});

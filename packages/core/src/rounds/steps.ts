@@ -1,0 +1,85 @@
+/** What there is to do in a turn of a round, place by place. */
+import { addDays, type CivilDate } from '../base';
+import type { HouseholdState, LotRow, RoundRow } from '../household';
+import { nooksWithin } from '../spaces';
+import { stockOf } from '../stock';
+
+/** One step. Its key is the same on every device. */
+export interface RoundStep {
+  key: string;
+  /** Where; null: nowhere in particular. */
+  nookId: string | null;
+  /** In the home's own words; null: what is to be done follows from the round's kind. */
+  words: string | null;
+  /** Lots that are looked at, the ones that end first before the others. */
+  lots: LotRow[];
+}
+
+/** An expiry round looks at what ends within so many days. Own default. */
+const ENDS_WITHIN_DAYS = 14;
+
+/**
+ * The steps of a round as the home is today: its own words first, then what its kind finds at its places, in walking order.
+ * - `expiry`, `medicine`: places where something is too late or ends within two weeks, with those lots
+ * - `count`, `supplies`: its places, with all that lies there
+ * - `catch_all`: its places, with what lies there and since when
+ */
+export function stepsOfRound(state: HouseholdState, round: RoundRow, today: CivilDate): RoundStep[] {
+  const own = round.steps.map((words): RoundStep => ({ key: `w ${words}`, nookId: null, words, lots: [] }));
+  const at = (nookId: string, lots: LotRow[]): RoundStep => ({ key: `n ${nookId}`, nookId, words: null, lots });
+  /** Its places with all that lies there. */
+  const whole = (): RoundStep[] =>
+    round.nookIds
+      .flatMap((id) => nooksWithin(state, id))
+      .map((id) => at(id, presentIn(state, id)))
+      .filter(({ lots }) => lots.length > 0);
+  switch (round.kind) {
+    case 'expiry':
+    case 'medicine': {
+      const within = round.nookIds.length === 0 ? null : new Set(round.nookIds.flatMap((id) => nooksWithin(state, id)));
+      const due = stockOf(state)
+        .dueUntil(today)
+        .filter(({ due: { on } }) => on <= addDays(today, ENDS_WITHIN_DAYS))
+        .filter(({ lot }) => within === null || within.has(lot.nookId));
+      const places = new Map<string, LotRow[]>();
+      for (const { lot } of due) places.set(lot.nookId, [...(places.get(lot.nookId) ?? []), lot]);
+      return [...own, ...inWalkingOrder(state, [...places.keys()], round).map((id) => at(id, places.get(id)!))];
+    }
+    case 'catch_all': {
+      // What has a home elsewhere can go at once: first.
+      const goes = (lot: LotRow): number => Number(homeElsewhere(state, round, lot) === null);
+      return [...own, ...whole().map((step) => ({ ...step, lots: [...step.lots].sort((a, b) => goes(a) - goes(b)) }))];
+    }
+    case 'count':
+    case 'supplies':
+      return [...own, ...whole()];
+    default:
+      return [...own, ...round.nookIds.filter((id) => state.nook(id)).map((id) => at(id, []))];
+  }
+}
+
+const presentIn = (state: HouseholdState, nookId: string): LotRow[] =>
+  state.lotsIn(nookId).filter(({ quantityThousandths }) => quantityThousandths > 0);
+
+/** As the round names its places; what it does not name by its code, so that neighbours come after each other. */
+function inWalkingOrder(state: HouseholdState, nookIds: readonly string[], round: RoundRow): string[] {
+  const named = new Map(round.nookIds.flatMap((id) => nooksWithin(state, id)).map((id, place) => [id, place]));
+  const codeOf = (id: string): string => {
+    const nook = state.nook(id);
+    return nook && 'code' in nook.row ? nook.row.code : '';
+  };
+  return [...nookIds].sort(
+    (a, b) =>
+      (named.get(a) ?? 1e9) - (named.get(b) ?? 1e9) || (codeOf(a) < codeOf(b) ? -1 : codeOf(a) > codeOf(b) ? 1 : 0),
+  );
+}
+
+/** Where a thing that lies at a round's places has its home: where most of it is elsewhere; null: it is nowhere else. */
+export function homeElsewhere(state: HouseholdState, round: Pick<RoundRow, 'nookIds'>, lot: LotRow): string | null {
+  const here = new Set(round.nookIds.flatMap((id) => nooksWithin(state, id)));
+  const [most] = state
+    .lotsOf(lot.itemId)
+    .filter(({ nookId, quantityThousandths }) => !here.has(nookId) && quantityThousandths > 0)
+    .sort((a, b) => b.quantityThousandths - a.quantityThousandths || (a.id < b.id ? -1 : 1));
+  return most?.nookId ?? null;
+}
