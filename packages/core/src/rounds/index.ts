@@ -1,3 +1,5 @@
+export { type Drift, driftOf, opsForPuttingRight, opsForTakingOver } from './drift';
+export { roundsCalendar } from './calendar';
 export { READY_MADE, type ReadyMade } from './readyMade';
 export { dueDays, nextDue, type RhythmProblem, rhythmProblem } from './rhythm';
 export { opsForAfresh, opsForTick, opsForUntick } from './roundOps';

@@ -10,6 +10,7 @@ it.each([
     [box(0, 40), box(40, 20), box(60, 40)],
     [[0], [1], [2]],
   ],
+  ['one that is hardly wide enough goes with the narrow one that lies over it', [box(0, 25), box(25, 18)], [[0, 1]]],
   ['two narrow ones beside each other share one', [box(0, 20), box(20, 20), box(40, 40)], [[0, 1], [2]]],
   [
     'five narrow ones: pairs, the last with three',
@@ -37,6 +38,14 @@ it('every bin has one target, none is too small, and those of small ones do not 
     for (const { area } of targets)
       expect(Math.min(area.width, area.height)).toBeGreaterThanOrEqual(LEAST_TARGET - 1e-9);
     const shared = targets.filter(({ members }) => members.some((at) => areas[at]!.width < LEAST_TARGET));
+    // What the small ones leave of the others is large enough as well.
+    for (const one of targets.filter((target) => !shared.includes(target)))
+      for (const other of shared) {
+        const seen = Math.min(one.area.x + one.area.width, other.area.x) - one.area.x;
+        const after = one.area.x + one.area.width - Math.max(one.area.x, other.area.x + other.area.width);
+        if (other.area.x < one.area.x + one.area.width && one.area.x < other.area.x + other.area.width)
+          expect(Math.max(seen, after)).toBeGreaterThanOrEqual(LEAST_TARGET - 1e-9);
+      }
     shared.forEach((one, at) => {
       for (const other of shared.slice(at + 1)) {
         const [a, b] = one.area.x < other.area.x ? [one.area, other.area] : [other.area, one.area];

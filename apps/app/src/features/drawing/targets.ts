@@ -63,7 +63,46 @@ export function targetsOf(areas: readonly Area[]): Target[] {
     return chunks(inOrder, areas);
   });
   // With the keyboard one comes by them in the order in which the bins stand.
-  return [...large, ...shared].sort((a, b) => Math.min(...a.members) - Math.min(...b.members));
+  return withRoom(large, shared, areas).sort((a, b) => Math.min(...a.members) - Math.min(...b.members));
+}
+
+/** One that was large enough may lie so far under its small neighbours that it no longer is: it goes with them. */
+function withRoom(large: readonly Target[], shared: readonly Target[], areas: readonly Area[]): Target[] {
+  const free = [...large];
+  const over = [...shared];
+  for (let at = 0; at < free.length; at++) {
+    const target = free[at]!;
+    const above = over.filter(({ area }) => overlap(area, target.area));
+    const left = above.reduce((rest, { area }) => uncovered(rest, area), target.area);
+    if (above.length === 0 || !isSmall(left)) continue;
+    let joined = target;
+    // What it lies over then goes with it as well.
+    for (let next: Target | undefined = above[0]; next; next = over.find(({ area }) => overlap(area, joined.area))) {
+      over.splice(over.indexOf(next), 1);
+      const members = [...next.members, ...joined.members].sort((a, b) => a - b);
+      joined = { members, area: grown(around(members.map((one) => areas[one]!))) };
+    }
+    over.push(joined);
+    free.splice(at, 1);
+    // It is larger now, and may lie over one that was looked at before.
+    at = -1;
+  }
+  return [...free, ...over];
+}
+
+/** The best rectangle of one that another does not cover. */
+function uncovered(area: Area, by: Area): Area {
+  if (!overlap(area, by)) return area;
+  const [right, bottom] = [area.x + area.width, area.y + area.height];
+  const [byRight, byBottom] = [by.x + by.width, by.y + by.height];
+  const pieces: Area[] = [
+    { ...area, width: Math.max(0, by.x - area.x) },
+    { ...area, x: byRight, width: Math.max(0, right - byRight) },
+    { ...area, height: Math.max(0, by.y - area.y) },
+    { ...area, y: byBottom, height: Math.max(0, bottom - byBottom) },
+  ];
+  const worth = ({ width, height }: Area): number => Math.min(width, height);
+  return pieces.reduce((best, piece) => (worth(piece) > worth(best) ? piece : best));
 }
 
 /** Small ones in groups whose grown areas hang together. */

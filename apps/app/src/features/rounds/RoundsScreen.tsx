@@ -1,5 +1,6 @@
 import {
   addDays,
+  driftOf,
   openPicks,
   roundsNow,
   stockOf,
@@ -30,12 +31,13 @@ import { amountWords } from '@/features/stock/words';
 import { ReadyDialog } from './ReadyDialog';
 import { RoundDialog } from './RoundDialog';
 import { RoundRow } from './RoundRow';
-import { minutesWords } from './words';
+import { driftedWords, minutesWords } from './words';
 
 /** A row of the page: headings are rows as well, so that one long list holds them all in their order. */
 type Row =
   | { kind: 'heading'; key: string; title: string; remark: string }
   | { kind: 'round'; key: string; now: RoundNow }
+  | { kind: 'drift'; key: string; count: number }
   | { kind: 'thaw'; key: string; picked: Picked }
   | { kind: 'due'; key: string; one: DueLot }
   | { kind: 'count'; key: string; lot: LotRow }
@@ -76,6 +78,7 @@ export function RoundsScreen() {
     all: roundsNow(state, day),
     people: state.all('person').map(({ id, name }) => ({ id, name })),
   }));
+  const drifted = useHousehold(({ state }) => driftOf(state).length);
   const [who, setWho] = useState('everyone');
   const [dialog, setDialog] = useState<'ready' | 'own' | null>(null);
   const rows = useMemo(() => {
@@ -103,6 +106,7 @@ export function RoundsScreen() {
         'Later',
         own.filter((one) => !isDue(one) && (one.next === null || one.next > week)),
       ),
+      ...(drifted > 0 ? [{ kind: 'drift' as const, key: 'drift', count: drifted }] : []),
       ...part(
         'Out of the freezer to thaw',
         out.map((picked) => ({ kind: 'thaw', key: picked.pick.id, picked })),
@@ -119,7 +123,7 @@ export function RoundsScreen() {
         toCount.map((lot) => ({ kind: 'count', key: `count ${lot.id}`, lot })),
       ),
     ];
-  }, [due, picks, toCount, lines, rounds, who, day]);
+  }, [due, picks, toCount, lines, rounds, drifted, who, day]);
   return (
     <Screen title="Rounds" right={<Button kind="quiet" label="Recall" onPress={() => router.push('/recall')} />}>
       {dialog === 'ready' ? <ReadyDialog onClose={() => setDialog(null)} onOwn={() => setDialog('own')} /> : null}
@@ -157,6 +161,8 @@ function RoundsRow({ row, day }: { row: Row; day: CivilDate }) {
       return <ListHeading title={row.title} remark={row.remark} />;
     case 'round':
       return <RoundRow now={row.now} today={day} />;
+    case 'drift':
+      return <DriftRow count={row.count} />;
     case 'thaw':
       return <ThawRow picked={row.picked} day={day} />;
     case 'due':
@@ -166,6 +172,18 @@ function RoundsRow({ row, day }: { row: Row; day: CivilDate }) {
     case 'line':
       return <FixRow line={row.line} />;
   }
+}
+
+/** How many places are otherwise than they were set up. */
+function DriftRow({ count }: { count: number }) {
+  const router = useRouter();
+  return (
+    <ListRow
+      title={driftedWords(count)}
+      onPress={() => router.push('/drift' as never)}
+      right={<Button label="Look" onPress={() => router.push('/drift' as never)} />}
+    />
+  );
 }
 
 /** Something picked from the freezer that comes out now; its board takes it out. */

@@ -2,6 +2,9 @@ import { READY_MADE } from '@ours/core';
 import {
   afreshWords,
   countedWords,
+  driftDetail,
+  driftedWords,
+  driftTitle,
   lastWords,
   minutesWords,
   rhythmWords,
@@ -41,6 +44,16 @@ it('when, how long, by whom', () => {
     '2 rolls; expected were 3 rolls',
   ]);
   expect(ruleDay('2026-11-29')).toBe('SU');
+});
+
+it('what drifted', () => {
+  expect(driftTitle({ names: ['a', 'b', 'c', 'd', 'e'] })).toBe('a, b, c and 2 more');
+  expect(driftDetail({ kind: 'moved' }, 'top shelf')).toBe('Stands on another shelf; planned: top shelf.');
+  expect([0, 1, 3].map(driftedWords)).toEqual([
+    'As planned: nothing drifted',
+    'As planned? 1 place drifted',
+    'As planned? 3 places drifted',
+  ]);
 });
 
 it('every ready-made round has a name and says what is done in it', () => {

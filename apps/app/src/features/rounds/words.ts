@@ -1,5 +1,6 @@
 import {
   type CivilDate,
+  type Drift,
   type ReadyMade,
   type Rhythm,
   type RhythmProblem,
@@ -103,3 +104,28 @@ export const WEEKDAY_CHOICES = [1, 2, 3, 4, 5, 6, 0].map((at) => ({ value: DAYS[
 /** What was counted against what was expected, said after. */
 export const countedWords = (expected: string, found: string): string =>
   expected === found ? `${found}, as expected` : `${found}; expected were ${expected}`;
+
+/** What drifted, by name: a bin, things on a shelf, a group. */
+export const driftTitle = ({ names }: Pick<Drift, 'names'>): string =>
+  names.length <= 3 ? names.join(', ') : `${names.slice(0, 3).join(', ')} and ${names.length - 3} more`;
+
+/** How it is otherwise than it was set up. @param shelf where the plan has it, in words */
+export function driftDetail({ kind }: Pick<Drift, 'kind'>, shelf: string): string {
+  switch (kind) {
+    case 'moved':
+      return `Stands on another shelf; planned: ${shelf}.`;
+    case 'gone':
+      return 'Planned, but its bin is no longer here.';
+    case 'purpose':
+      return 'On a shelf that is for something else.';
+    case 'label':
+      return 'Its label says otherwise.';
+    case 'full':
+      return 'By their volumes its things are more than it holds.';
+  }
+}
+/** `3 places drifted`, or that none did. */
+export const driftedWords = (count: number): string =>
+  count === 0
+    ? 'As planned: nothing drifted'
+    : `As planned? ${counted(count, { one: '# place', other: '# places' })} drifted`;

@@ -1,0 +1,3 @@
+import { DriftScreen } from '@/features/rounds/DriftScreen';
+
+export default DriftScreen;

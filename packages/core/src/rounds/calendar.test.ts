@@ -1,0 +1,69 @@
+import ICAL from 'ical.js';
+import type { RoundFields, RoundRow } from '../household';
+import { roundsCalendar } from './calendar';
+import { dueDays } from './rhythm';
+
+const NOW = '2026-11-27T10:00:00.000Z';
+const round = (id: string, more: Partial<RoundFields>): RoundRow => ({
+  id,
+  seq: 1,
+  retired: false,
+  name: id,
+  kind: 'own',
+  rhythm: { kind: 'rule', rule: 'FREQ=WEEKLY;BYDAY=WE', days: null },
+  startsOn: '2026-10-07',
+  personIds: [],
+  nookIds: [],
+  steps: [],
+  minutes: 10,
+  ...more,
+});
+const written = (rounds: readonly RoundRow[], lastDone = new Map<string, string>()): string =>
+  roundsCalendar(rounds, lastDone, '2026-11-27', NOW);
+/** The events as a kept library reads them, with their first days. */
+function read(text: string, days = 6) {
+  const events = new ICAL.Component(ICAL.parse(text) as never).getAllSubcomponents('vevent');
+  return events.map((component) => {
+    const event = new ICAL.Event(component);
+    const each = event.iterator();
+    const on: string[] = [];
+    for (let next = each.next(); next && on.length < days; next = each.next()) on.push(next.toString());
+    return { summary: event.summary, description: event.description, on };
+  });
+}
+
+it('read back by ical.js each round falls on the days that we say', () => {
+  const rules = [
+    'FREQ=WEEKLY;BYDAY=WE',
+    'FREQ=WEEKLY;BYDAY=MO,TH',
+    'FREQ=MONTHLY;BYDAY=1SA',
+    'FREQ=MONTHLY;INTERVAL=3;BYMONTHDAY=1',
+    'FREQ=MONTHLY;BYMONTHDAY=-3',
+    'FREQ=MONTHLY;BYDAY=MO,TU,WE,TH,FR;BYSETPOS=-2',
+  ];
+  const rounds = rules.map((rule) =>
+    round(rule, { rhythm: { kind: 'rule', rule, days: null }, startsOn: '2026-11-27' }),
+  );
+  const season = round('season', { rhythm: { kind: 'season', rule: null, days: null } });
+  const events = read(written([...rounds, season]));
+  events.forEach(({ summary, on }, at) => {
+    const { rhythm, startsOn, name } = [...rounds, season][at]!;
+    expect(summary).toBe(name);
+    expect(on).toEqual(dueDays(rhythm, startsOn, null, '2026-11-27', '2028-12-31').slice(0, 6));
+  });
+});
+
+it('counted from the last time it is one day, the next', () => {
+  const papers = round('papers', { rhythm: { kind: 'after', rule: null, days: 30 }, startsOn: '2026-01-01' });
+  expect(read(written([papers], new Map([['papers', '2026-11-20']])))).toMatchObject([{ on: ['2026-12-20'] }]);
+  // Late: today.
+  expect(read(written([papers], new Map([['papers', '2026-08-01']])))).toMatchObject([{ on: ['2026-11-27'] }]);
+});
+
+it('names with commas, lines and long words come back as they were; no line is longer than 75 octets', () => {
+  const name = 'Räucherkammer, Keller; hinten \\ links '.repeat(5).slice(0, 120);
+  const steps = ['Erst lüften, dann öffnen', 'Zweite Zeile'];
+  const text = written([round('x', { name, steps })]);
+  for (const line of text.split('\r\n')) expect(new TextEncoder().encode(line).length).toBeLessThanOrEqual(75);
+  expect(read(text)).toMatchObject([{ summary: name, description: steps.join('\n') }]);
+});

@@ -1,0 +1,103 @@
+import { HouseholdState, type PlanRow, type TaggedRow } from '../household';
+import {
+  AS_ADULT,
+  binFields,
+  containerFields,
+  itemFields,
+  lotRow,
+  sampleRows,
+  shelfFields,
+} from '../household/sampleHome.test-support';
+import { applyCommand } from '../household/applyCommand';
+import { driftOf, opsForPuttingRight, opsForTakingOver } from './drift';
+
+const base = (id: string) => ({ id, seq: 1, retired: false });
+
+/** The sample home with a second shelf, and a chosen plan that has the bin `rope` on it. */
+function home(extra: readonly TaggedRow[] = [], shelfId = 'top'): HouseholdState {
+  const state = new HouseholdState();
+  for (const row of sampleRows()) state.put(row);
+  const { spaceId } = state.get('shelf', 'top')!;
+  state.put({
+    entity: 'shelf',
+    row: { ...base('low'), ...shelfFields({ spaceId, name: 'low', code: 'BL2-B4X', sort: 5 }) },
+  });
+  state.put({ entity: 'bin', row: { ...base('rope'), ...binFields({ name: 'rope', code: 'BL2-A9X', shelfId }) } });
+  const plan: PlanRow = {
+    ...base('plan'),
+    spaceId,
+    name: 'Plan A',
+    status: 'chosen',
+    sort: 0,
+    groups: [{ id: 'own:rope', name: 'rope', volumeMl: 5000, grams: 500, binIds: ['rope'] }],
+    shelves: [],
+    placed: [
+      {
+        key: 'p0',
+        containerId: 'crate',
+        shelfId: 'low',
+        cxTenthMm: 1000,
+        cyTenthMm: 1000,
+        liftTenthMm: 0,
+        degrees: 0,
+        group: 'own:rope',
+        locked: false,
+        buy: false,
+      },
+    ],
+    budgetMinor: null,
+    family: null,
+    moveShelves: false,
+    seed: 1,
+    bought: [],
+  };
+  state.put({ entity: 'plan', row: plan });
+  for (const row of extra) state.put(row);
+  return state;
+}
+const run = (state: HouseholdState, ops: ReturnType<typeof opsForPuttingRight>): void => {
+  const command = { id: 'c', intent: 'test', occurredAt: '2026-11-27T10:00:00.000Z', ops };
+  const applied = applyCommand(state, command, AS_ADULT);
+  if (!applied.ok) throw new Error(JSON.stringify(applied));
+  for (const row of applied.changed) state.put(row);
+};
+
+it('a bin on another shelf than planned is put right, or the plan follows it', () => {
+  for (const way of [opsForPuttingRight, opsForTakingOver]) {
+    const state = home();
+    const [moved, ...others] = driftOf(state);
+    expect(moved).toMatchObject({ kind: 'moved', nookId: 'rope', names: ['rope'], toShelfId: 'low', planId: 'plan' });
+    expect(others).toEqual([]);
+    run(state, way(state, moved!));
+    expect(driftOf(state)).toEqual([]);
+    expect(state.get('bin', 'rope')!.shelfId).toBe(way === opsForPuttingRight ? 'low' : 'top');
+  }
+});
+it('where it was planned nothing drifted; a plan that was not chosen says nothing', () => {
+  expect(driftOf(home([], 'low'))).toEqual([]);
+  const state = home();
+  state.put({ entity: 'plan', row: { ...state.get('plan', 'plan')!, status: 'draft' } });
+  expect(driftOf(state)).toEqual([]);
+});
+it('a planned group whose bin is gone', () => {
+  const state = home();
+  state.put({ entity: 'bin', row: { ...state.get('bin', 'rope')!, retired: true } });
+  expect(driftOf(state)).toMatchObject([{ kind: 'gone', names: ['rope'] }]);
+});
+it('a shelf that is for something else, a label that says otherwise, a bin that holds less than lies in it', () => {
+  const state = home([], 'low');
+  const top = state.get('shelf', 'top')!;
+  state.put({ entity: 'shelf', row: { ...top, purpose: { words: 'guests', takes: ['guest'] } } });
+  expect(driftOf(state).map(({ kind, nookId }) => [kind, nookId])).toContainEqual(['purpose', 'top']);
+  state.put({
+    entity: 'label',
+    row: { ...base('l'), nookId: 'rope', words: 'Oars', contents: null, printedOn: '2026-01-01' },
+  });
+  expect(driftOf(state).map(({ kind, nookId }) => [kind, nookId])).toContainEqual(['label', 'rope']);
+  const traits = { weightGrams: 100, volumeMl: 90_000, textile: null, groups: {} };
+  state.put({ entity: 'container', row: { ...base('crate'), ...containerFields({ innerVolumeMl: 20_000 }) } });
+  state.put({ entity: 'item', row: { ...base('sail'), ...itemFields({ name: 'Sail', traits }) } });
+  state.put({ entity: 'bin', row: { ...state.get('bin', 'rope')!, containerId: 'crate' } });
+  state.put({ entity: 'lot', row: lotRow('sail', { itemId: 'sail', nookId: 'rope', quantityThousandths: 1000 }) });
+  expect(driftOf(state).map(({ kind, nookId }) => [kind, nookId])).toContainEqual(['full', 'rope']);
+});

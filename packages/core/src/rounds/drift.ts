@@ -1,0 +1,118 @@
+/** As planned against as it is: what stands, lies or says otherwise than it was set up. */
+import { innerVolumeMl } from '../containers';
+import { againstPurpose } from '../handling';
+import type { BinRow, HouseholdState, Op, PlanRow } from '../household';
+import { labelledIn } from '../labels';
+import { opsForMovingBin } from '../spaces';
+import { bulkOfNook } from '../stock';
+
+/**
+ * One place that drifted.
+ * - `moved`: a bin stands on another shelf than the plan has for its group
+ * - `gone`: of a group that is planned no bin is there any more
+ * - `purpose`: things lie on a shelf that is for something else
+ * - `label`: what its label says is no longer so
+ * - `full`: by their known volumes its things are more than it holds
+ */
+export interface Drift {
+  kind: 'moved' | 'gone' | 'purpose' | 'label' | 'full';
+  spaceId: string;
+  /** The place; of what is gone, the space. */
+  nookId: string;
+  /** What it is about: a bin, things, or a group, by name. */
+  names: string[];
+  /** Of what was moved: where the plan has it. */
+  toShelfId: string | null;
+  planId: string | null;
+  /** The planned bin's key. */
+  key: string | null;
+}
+
+/** Every place of the home that drifted, space by space. */
+export function driftOf(state: HouseholdState): Drift[] {
+  const labelled = spacesWithLabels(state);
+  return state.all('space').flatMap((space) => [
+    ...againstPlan(state, space.id),
+    ...state.shelvesOf(space.id).flatMap((shelf): Drift[] => {
+      const against = againstPurpose(state, shelf);
+      return against.length === 0
+        ? []
+        : [drift('purpose', space.id, shelf.id, [...new Set(against.map(({ item }) => item.name))])];
+    }),
+    ...(labelled.has(space.id) ? labelledIn(state, space.id) : []).flatMap(({ nookId, words, since }): Drift[] =>
+      since === 'words' || since === 'contents' ? [drift('label', space.id, nookId, [words])] : [],
+    ),
+    ...tooFull(state, space.id),
+  ]);
+}
+
+/** Where labels were printed: of the others nothing is looked up. */
+const spacesWithLabels = (state: HouseholdState): ReadonlySet<string> =>
+  new Set(
+    state.all('label').flatMap(({ nookId }): string[] => {
+      const shelf = state.get('shelf', state.get('bin', nookId)?.shelfId ?? nookId);
+      return shelf ? [shelf.spaceId] : [];
+    }),
+  );
+
+const drift = (kind: Drift['kind'], spaceId: string, nookId: string, names: string[]): Drift => ({
+  kind,
+  spaceId,
+  nookId,
+  names,
+  toShelfId: null,
+  planId: null,
+  key: null,
+});
+
+/** Groups of the chosen plan that have one planned bin and one bin: that it stands where it was planned. */
+function againstPlan(state: HouseholdState, spaceId: string): Drift[] {
+  const plan = state.plansOf(spaceId).find(({ status }) => status === 'chosen');
+  if (!plan) return [];
+  return plan.placed.flatMap((planned): Drift[] => {
+    const group = plan.groups.find((one) => (one.id ?? one.name) === planned.group);
+    if (!group?.binIds || group.binIds.length === 0) return [];
+    const bins = group.binIds.flatMap((id): BinRow[] => {
+      const bin = state.get('bin', id);
+      return bin && !bin.retired ? [bin] : [];
+    });
+    if (bins.length === 0) return [{ ...drift('gone', spaceId, spaceId, [group.name]), planId: plan.id }];
+    const places = plan.placed.filter(({ group: id }) => id === planned.group);
+    const [bin] = bins;
+    if (bins.length > 1 || places.length > 1 || !bin || bin.shelfId === planned.shelfId) return [];
+    return [
+      {
+        ...drift('moved', spaceId, bin.id, [bin.name]),
+        toShelfId: planned.shelfId,
+        planId: plan.id,
+        key: planned.key,
+      },
+    ];
+  });
+}
+
+function tooFull(state: HouseholdState, spaceId: string): Drift[] {
+  return state.shelvesOf(spaceId).flatMap(({ id }) =>
+    state.binsIn(id).flatMap((bin): Drift[] => {
+      const container = bin.containerId ? state.get('container', bin.containerId) : undefined;
+      if (!container) return [];
+      const { volumeMl, volumeKnown } = bulkOfNook(state, bin.id);
+      return volumeKnown && volumeMl > innerVolumeMl(container) ? [drift('full', spaceId, bin.id, [bin.name])] : [];
+    }),
+  );
+}
+
+/** Carries a moved bin to where the plan has it. Empty: it is not there any more, or cannot stand there. */
+export function opsForPuttingRight(state: HouseholdState, { nookId, toShelfId }: Drift): Op[] {
+  const bin = state.get('bin', nookId);
+  return bin && toShelfId !== null ? opsForMovingBin(state, bin, toShelfId) : [];
+}
+
+/** Takes over as planned what is: the plan has the bin where it stands. */
+export function opsForTakingOver(state: HouseholdState, { nookId, planId, key }: Drift): Op[] {
+  const bin = state.get('bin', nookId);
+  const plan: PlanRow | undefined = planId === null ? undefined : state.get('plan', planId);
+  if (!bin || !plan) return [];
+  const placed = plan.placed.map((one) => (one.key === key ? { ...one, shelfId: bin.shelfId } : one));
+  return [{ op: 'change', entity: 'plan', id: plan.id, fields: { placed } }];
+}
