@@ -28,7 +28,7 @@ export function NookButtons({
           onPress={() => onPressNook(drawn.shelf.id)}
         />
       )}
-      {targetsOf(areas).map(({ area, members }) => {
+      {targetsOf(areas, clear).map(({ area, members }) => {
         const bins = members.map((at) => drawn.bins[at]!.bin);
         return (
           <Hit

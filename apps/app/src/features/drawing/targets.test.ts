@@ -59,4 +59,10 @@ it('a press goes to the bin that is nearest', () => {
   const areas = [box(0, 20), box(20, 20)];
   expect([nearest(areas, 3, 10), nearest(areas, 30, 10), nearest(areas, 90, -40)]).toEqual([0, 1, 1]);
   expect(grown(box(10, 20)).x).toBe(8);
+  // A low one at the foot of a shelf, and one that hangs at its top, stay on it.
+  const shelf = box(0, 200, 100, 50);
+  expect(grown(box(0, 60, 138, 12), shelf)).toEqual(box(0, 60, 126, 24));
+  expect(grown(box(0, 60, 100, 12), shelf)).toEqual(box(0, 60, 100, 24));
+  // A shelf lower than a finger has no room to keep to.
+  expect(grown(box(0, 60, 100, 12), box(0, 200, 100, 12)).y).toBe(94);
 });

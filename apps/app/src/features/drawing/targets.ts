@@ -11,10 +11,18 @@ export const LEAST_TARGET = 24;
 
 const isSmall = ({ width, height }: Area): boolean => width < LEAST_TARGET || height < LEAST_TARGET;
 
-/** At least as large as a finger needs, about its middle. */
-export function grown({ x, y, width, height }: Area): Area {
+/** At least as large as a finger needs, about its middle; not out of its shelf, where that has the room. */
+export function grown({ x, y, width, height }: Area, within: Area | null = null): Area {
   const [wide, high] = [Math.max(width, LEAST_TARGET), Math.max(height, LEAST_TARGET)];
-  return { x: x - (wide - width) / 2, y: y - (high - height) / 2, width: wide, height: high };
+  const inside = (from: number, size: number, least: number, room: number): number =>
+    size > room ? from : Math.min(Math.max(from, least), least + room - size);
+  const [left, top] = [x - (wide - width) / 2, y - (high - height) / 2];
+  return {
+    x: within ? inside(left, wide, within.x, within.width) : left,
+    y: within ? inside(top, high, within.y, within.height) : top,
+    width: wide,
+    height: high,
+  };
 }
 
 const overlap = (a: Area, b: Area): boolean =>
@@ -41,11 +49,11 @@ export interface Target {
 }
 
 /**
- * One target for each bin; small ones whose targets would lie over each other share one, as few as make it large enough.
+ * One target for each bin of a shelf; small ones whose targets would lie over each other share one, as few as make it large enough.
  * @example targetsOf([{ x: 0, y: 0, width: 20, height: 60 }, { x: 20, y: 0, width: 20, height: 60 }])
  * //=> [{ area: { x: 0, y: 0, width: 40, height: 60 }, members: [0, 1] }]
  */
-export function targetsOf(areas: readonly Area[]): Target[] {
+export function targetsOf(areas: readonly Area[], within: Area | null = null): Target[] {
   const large: Target[] = [];
   const small: number[] = [];
   areas.forEach((area, at) => {
@@ -53,21 +61,26 @@ export function targetsOf(areas: readonly Area[]): Target[] {
     else large.push({ area, members: [at] });
   });
   // Along the longer side of what lies close together: a row from the left, a stack from the top.
-  const shared = clusters(small, areas).flatMap((cluster) => {
+  const shared = clusters(small, areas, within).flatMap((cluster) => {
     const whole = around(cluster.map((at) => areas[at]!));
     const along = whole.width >= whole.height ? ('x' as const) : ('y' as const);
     const across = along === 'x' ? 'y' : 'x';
     const inOrder = [...cluster].sort(
       (a, b) => areas[a]![along] - areas[b]![along] || areas[a]![across] - areas[b]![across],
     );
-    return chunks(inOrder, areas);
+    return chunks(inOrder, areas, within);
   });
   // With the keyboard one comes by them in the order in which the bins stand.
-  return withRoom(large, shared, areas).sort((a, b) => Math.min(...a.members) - Math.min(...b.members));
+  return withRoom(large, shared, areas, within).sort((a, b) => Math.min(...a.members) - Math.min(...b.members));
 }
 
 /** One that was large enough may lie so far under its small neighbours that it no longer is: it goes with them. */
-function withRoom(large: readonly Target[], shared: readonly Target[], areas: readonly Area[]): Target[] {
+function withRoom(
+  large: readonly Target[],
+  shared: readonly Target[],
+  areas: readonly Area[],
+  within: Area | null,
+): Target[] {
   const free = [...large];
   const over = [...shared];
   for (let at = 0; at < free.length; at++) {
@@ -80,7 +93,7 @@ function withRoom(large: readonly Target[], shared: readonly Target[], areas: re
     for (let next: Target | undefined = above[0]; next; next = over.find(({ area }) => overlap(area, joined.area))) {
       over.splice(over.indexOf(next), 1);
       const members = [...next.members, ...joined.members].sort((a, b) => a - b);
-      joined = { members, area: grown(around(members.map((one) => areas[one]!))) };
+      joined = { members, area: grown(around(members.map((one) => areas[one]!)), within) };
     }
     over.push(joined);
     free.splice(at, 1);
@@ -106,7 +119,7 @@ function uncovered(area: Area, by: Area): Area {
 }
 
 /** Small ones in groups whose grown areas hang together. */
-function clusters(small: readonly number[], areas: readonly Area[]): number[][] {
+function clusters(small: readonly number[], areas: readonly Area[], within: Area | null): number[][] {
   const open = new Set(small);
   const found: number[][] = [];
   for (const first of small) {
@@ -115,7 +128,7 @@ function clusters(small: readonly number[], areas: readonly Area[]): number[][] 
     // It grows while it is walked through.
     for (let nth = 0; nth < cluster.length; nth++)
       for (const other of [...open])
-        if (overlap(grown(areas[cluster[nth]!]!), grown(areas[other]!))) {
+        if (overlap(grown(areas[cluster[nth]!]!, within), grown(areas[other]!, within))) {
           open.delete(other);
           cluster.push(other);
         }
@@ -125,7 +138,7 @@ function clusters(small: readonly number[], areas: readonly Area[]): number[][] 
 }
 
 /** One after the other until they are large enough together; what is left at the end goes with the last. */
-function chunks(inOrder: readonly number[], areas: readonly Area[]): Target[] {
+function chunks(inOrder: readonly number[], areas: readonly Area[], within: Area | null): Target[] {
   const parts: number[][] = [];
   let part: number[] = [];
   for (const at of inOrder) {
@@ -138,7 +151,7 @@ function chunks(inOrder: readonly number[], areas: readonly Area[]): Target[] {
     const last = parts.pop() ?? [];
     parts.push([...last, ...part]);
   }
-  return parts.map((members) => ({ area: grown(around(members.map((one) => areas[one]!))), members }));
+  return parts.map((members) => ({ area: grown(around(members.map((one) => areas[one]!)), within), members }));
 }
 
 /** Which of some areas is nearest to a point. @returns its place among them */

@@ -2,6 +2,7 @@ import {
   formatMoney,
   buyingListOf,
   opsForBuying,
+  MOST_OPS_PER_COMMAND,
   opsForWholeSetUp,
   type ContainerRow,
   type PlanRow,
@@ -101,12 +102,14 @@ function PlanList({ space, plan }: { space: SpaceRow; plan: PlanRow }) {
   const bring = (container: ContainerRow, more: number): void =>
     void runCommand('container_bought', opsForBuying(plan, container, more), boughtWords(container.name, more));
   const setUp = async (): Promise<void> => {
-    const refusal = await runCommand(
-      'space_set_up',
-      opsForWholeSetUp(state, plan, lotsOfGroups(state, space, plan), opContext()),
-      `Set up as planned: ${space.name}.`,
-    );
-    if (refusal === null) router.replace(`/space/${space.id}`);
+    const all = opsForWholeSetUp(state, plan, lotsOfGroups(state, space, plan), opContext());
+    // A large space is more than one command takes: bins first, then things; each is taken back by itself.
+    for (let at = 0; at < all.length; at += MOST_OPS_PER_COMMAND) {
+      const part = all.slice(at, at + MOST_OPS_PER_COMMAND);
+      const refusal = await runCommand('space_set_up', part, `Set up as planned: ${space.name}.`);
+      if (refusal !== null) return;
+    }
+    router.replace(`/space/${space.id}`);
   };
   return (
     <YStack testID="get-list">
