@@ -40,7 +40,16 @@ import { useGuide } from '@/shared/useGuide';
 import { useRunCommand } from '@/shared/useRunCommand';
 import { RoundDialog } from './RoundDialog';
 import { RoundStrip } from './RoundStrip';
-import { afreshWords, countedWords, lastWords, rhythmWords, stepsWords, tickedWords, whenWords } from './words';
+import {
+  afreshWords,
+  countedWords,
+  lastWords,
+  rhythmWords,
+  stepsWords,
+  tickedWords,
+  whenWords,
+  wholeWords,
+} from './words';
 
 /** One round: what is to be done now, step by step, and how it is closed. */
 export function RoundScreen() {
@@ -264,12 +273,12 @@ function StepLot({ lot, round, state }: { lot: LotRow; round: RoundRow; state: H
         <>
           <Button
             kind="quiet"
-            label="Used"
+            label={wholeWords('used', all)}
             onPress={() => run('taken', opsForTaking([lot], all, opContext()), `Used: ${item.name}.`)}
           />
           <Button
             kind="quiet"
-            label="Thrown"
+            label={wholeWords('thrown', all)}
             onPress={() =>
               run('discarded', opsForDiscarding(lot, all, 'expired', opContext()), `Thrown away: ${item.name}.`)
             }

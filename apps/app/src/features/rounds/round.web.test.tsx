@@ -74,7 +74,8 @@ it('an expiry round names what ends, and books what is thrown away', async () =>
     round({ kind: 'expiry', steps: [] }),
   ]);
   await screen.findByText('0 of 1 steps done');
-  await press('button', 'Thrown');
+  // Two lie there.
+  await press('button', 'All thrown');
   await waitFor(async () => expect(await intents()).toEqual(['discarded']));
 });
 

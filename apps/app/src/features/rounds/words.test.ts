@@ -12,6 +12,7 @@ import {
   ROUND_NAMES,
   ruleDay,
   whenWords,
+  wholeWords,
 } from './words';
 
 const rule = (text: string) => ({ kind: 'rule' as const, rule: text, days: null });
@@ -45,6 +46,9 @@ it('when, how long, by whom', () => {
   ]);
   expect(ruleDay('2026-11-29')).toBe('SU');
 });
+
+it('all of more than one is said to be all', () =>
+  expect([wholeWords('used', 1000), wholeWords('thrown', 2000)]).toEqual(['Used', 'All thrown']));
 
 it('what drifted', () => {
   expect(driftTitle({ names: ['a', 'b', 'c', 'd', 'e'] })).toBe('a, b, c and 2 more');

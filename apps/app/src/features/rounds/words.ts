@@ -89,6 +89,10 @@ export function stripWords({ strip }: Pick<RoundNow, 'strip'>): string {
 }
 
 export const stepsWords = (done: number, all: number): string => `${done} of ${all} steps done`;
+/** What is done with all of a lot: `Used`, and of more than one `All used`. */
+export const wholeWords = (deed: 'used' | 'thrown', quantityThousandths: number): string =>
+  quantityThousandths > 1000 ? `All ${deed}` : deed.charAt(0).toUpperCase() + deed.slice(1);
+
 /** A step that was done, and by whom. @param place it is a place that was looked at */
 export const tickedWords = (place: boolean, name: string | null): string =>
   `${place ? 'looked at' : 'done'}${name === null ? '' : ` by ${name}`}`;
