@@ -39,7 +39,7 @@ describe('what is said of a fit', () => {
 
 describe('what is said of a plan', () => {
   const answer = {
-    placed: [{}, {}],
+    placed: [{ containerId: 'crate' }, { containerId: 'crate' }],
     shelves: [{ movedHoles: 2 }],
     left: [],
     outside: [],
