@@ -11,7 +11,11 @@ const DIGITS = [
   ['7', '8', '9'],
 ] as const;
 /** What a key is called where its sign alone says too little. */
-const CALLED: Readonly<Record<string, string>> = { '.': 'Decimal point', '⌫': 'Delete', '½ ⅛': 'One eighth of an inch more' };
+const CALLED: Readonly<Record<string, string>> = {
+  '.': 'Decimal point',
+  '⌫': 'Delete',
+  '½ ⅛': 'One eighth of an inch more',
+};
 const KEY_HEIGHT = 46;
 
 /**
