@@ -3,6 +3,7 @@ import { innerVolumeMl } from '../containers';
 import { againstPurpose } from '../handling';
 import type { BinRow, HouseholdState, Op, PlanRow } from '../household';
 import { labelledIn } from '../labels';
+import { groupOfPlan } from '../plan';
 import { opsForMovingBin } from '../spaces';
 import { bulkOfNook } from '../stock';
 
@@ -70,7 +71,7 @@ function againstPlan(state: HouseholdState, spaceId: string): Drift[] {
   const plan = state.plansOf(spaceId).find(({ status }) => status === 'chosen');
   if (!plan) return [];
   return plan.placed.flatMap((planned): Drift[] => {
-    const group = plan.groups.find((one) => (one.id ?? one.name) === planned.group);
+    const group = planned.group === null ? null : groupOfPlan(plan, planned.group);
     if (!group?.binIds || group.binIds.length === 0) return [];
     const bins = group.binIds.flatMap((id): BinRow[] => {
       const bin = state.get('bin', id);

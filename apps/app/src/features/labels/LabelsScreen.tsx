@@ -10,11 +10,12 @@ import {
   type LabelLayout,
 } from '@ours/core';
 import { useLocalSearchParams } from 'expo-router';
-import { useMemo, useState, type ReactNode } from 'react';
+import { useMemo, useState } from 'react';
 import { useMedia, XStack, YStack } from 'tamagui';
 import { Choices, choicesOf } from '@/kit/form/Choices';
 import { Stepper } from '@/kit/form/Stepper';
 import { EmptyState } from '@/kit/layout/EmptyState';
+import { LabelledLine } from '@/kit/layout/LabelledLine';
 import { ListHeading, ListRow } from '@/kit/layout/ListRow';
 import { NotHere } from '@/kit/layout/NotHere';
 import { Screen } from '@/kit/layout/Screen';
@@ -200,7 +201,7 @@ function SpaceLabels({ spaceId, name }: { spaceId: string; name: string }) {
           setUsed(0);
         }}
       />
-      <Line label="Labels used up on the first page">
+      <LabelledLine label="Labels used up on the first page">
         <Stepper
           label="Labels used up on the first page"
           value={used}
@@ -212,7 +213,7 @@ function SpaceLabels({ spaceId, name }: { spaceId: string; name: string }) {
           canMore={used < labelsOnPage(sheet) - 1}
           testID="labels-used"
         />
-      </Line>
+      </LabelledLine>
       <ShiftLine label="Printer shift to the right" value={wishes.right} onChange={(right) => change({ right })} />
       <ShiftLine label="Printer shift down" value={wishes.down} onChange={(down) => change({ down })} />
     </YStack>
@@ -309,18 +310,9 @@ function SpaceLabels({ spaceId, name }: { spaceId: string; name: string }) {
   );
 }
 
-function Line({ label, children }: { label: string; children: ReactNode }) {
-  return (
-    <XStack alignItems="center" justifyContent="space-between" gap={8}>
-      <Small flex={1}>{label}</Small>
-      {children}
-    </XStack>
-  );
-}
-
 function ShiftLine({ label, value, onChange }: { label: string; value: number; onChange: (value: number) => void }) {
   return (
-    <Line label={label}>
+    <LabelledLine label={label}>
       <Stepper
         label={label}
         value={shiftWords(value)}
@@ -331,6 +323,6 @@ function ShiftLine({ label, value, onChange }: { label: string; value: number; o
         canLess={value > -MOST_SHIFT}
         canMore={value < MOST_SHIFT}
       />
-    </Line>
+    </LabelledLine>
   );
 }

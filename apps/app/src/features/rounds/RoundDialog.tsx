@@ -1,10 +1,11 @@
 import { rhythmProblem, type Op, type Rhythm, type RoundFields, type RoundRow } from '@ours/core';
-import { useState, type ReactNode } from 'react';
+import { useState } from 'react';
 import { XStack, YStack } from 'tamagui';
 import { Choices } from '@/kit/form/Choices';
 import { Field } from '@/kit/form/Field';
 import { Stepper } from '@/kit/form/Stepper';
 import { Dialog } from '@/kit/layout/Dialog';
+import { LabelledLine } from '@/kit/layout/LabelledLine';
 import { Button } from '@/kit/press/Button';
 import { Small, Text } from '@/kit/text/Text';
 import { useHousehold } from '@/shared/HouseholdProvider';
@@ -111,7 +112,7 @@ export function RoundDialog({ round, onClose }: { round: RoundRow | null; onClos
         />
       ) : null}
       {how === 'after' ? (
-        <Line label="Days">
+        <LabelledLine label="Days">
           <Stepper
             label="Days"
             value={days}
@@ -121,7 +122,7 @@ export function RoundDialog({ round, onClose }: { round: RoundRow | null; onClos
             onLess={() => setDays(days - DAY_STEP)}
             onMore={() => setDays(days + DAY_STEP)}
           />
-        </Line>
+        </LabelledLine>
       ) : null}
       {how === 'own' ? (
         <Field
@@ -153,7 +154,7 @@ export function RoundDialog({ round, onClose }: { round: RoundRow | null; onClos
         onToggle={(id) => setNookIds(toggled(nookIds, id))}
       />
       <Field label="Steps, a line each" value={steps} onChangeText={setSteps} multiline />
-      <Line label={`Takes about ${minutesWords(minutes)}`}>
+      <LabelledLine label={`Takes about ${minutesWords(minutes)}`}>
         <Stepper
           label="Minutes"
           value={minutes}
@@ -163,7 +164,7 @@ export function RoundDialog({ round, onClose }: { round: RoundRow | null; onClos
           onLess={() => setMinutes(Math.max(1, minutes - MINUTE_STEP))}
           onMore={() => setMinutes(minutes + MINUTE_STEP)}
         />
-      </Line>
+      </LabelledLine>
       <XStack gap={8}>
         <Button grow kind="primary" label="Save" onPress={save} />
         <Button label="Cancel" onPress={onClose} />
@@ -179,15 +180,6 @@ export function RoundDialog({ round, onClose }: { round: RoundRow | null; onClos
         />
       ) : null}
     </Dialog>
-  );
-}
-
-function Line({ label, children }: { label: string; children: ReactNode }) {
-  return (
-    <XStack alignItems="center" justifyContent="space-between" gap={8}>
-      <Small flex={1}>{label}</Small>
-      {children}
-    </XStack>
   );
 }
 
