@@ -11,6 +11,8 @@ import { notStored, onlyJson, ownHost, sameOrigin } from './http/ownRequests';
 import { securityHeaders } from './http/securityHeaders';
 import { hotPath } from './http/hotPath';
 import { staticApp } from './http/staticApp';
+import { calendarRoutes } from './calendar/calendarRoutes';
+import { photoRoutes } from './pictures/photoRoutes';
 import { ProblemError } from './problems/catalogue';
 import { problemHandler } from './problems/problemHandler';
 
@@ -41,6 +43,7 @@ export function createApp(context: Context, staticFolder: string | null): Expres
     },
     notStored,
     sameOrigin,
+    photoRoutes(context),
     onlyJson,
     express.json({ limit: BODY_LIMIT }),
     accountRoutes(context),
@@ -48,6 +51,7 @@ export function createApp(context: Context, staticFolder: string | null): Expres
     changeRoutes(context),
     nudgeRoutes(context),
     historyRoutes(context),
+    calendarRoutes(context),
     () => {
       throw new ProblemError('not_found');
     },

@@ -58,6 +58,14 @@ export interface SessionView {
   current: boolean;
 }
 
+/** A phone or browser of somebody of the home, and when the server last heard of it. */
+export interface PhoneView {
+  name: string;
+  device: string;
+  lastSeenAt: string;
+  current: boolean;
+}
+
 export interface InvitationView {
   code: string;
   expiresAt: string;

@@ -1,5 +1,5 @@
 import type { ChangePage, CommandBatch, CommandBatchAnswer, HistoryEntry, ItemEvent } from './commands';
-import type { HomeView, InvitationView, Me, SessionView, SignIn, SignUp } from './accounts';
+import type { HomeView, InvitationView, Me, PhoneView, SessionView, SignIn, SignUp } from './accounts';
 
 /**
  * Everything the server answers as JSON under `/api`: by method and path what it takes and what it answers. Both sides are
@@ -12,6 +12,12 @@ export interface Endpoints {
   'POST /demo-session': { body: Record<string, never>; answer: Me };
   'GET /me': { answer: Me };
   'GET /sessions': { answer: { sessions: SessionView[] } };
+  /** The phones of the home, by when the server last heard of them; `now` by its clock. */
+  'GET /phones': { answer: { now: string; phones: PhoneView[] } };
+  /** A new address for the calendar of the rounds; the former one ends. */
+  'POST /calendar-feed': { body: Record<string, never>; answer: { path: string } };
+  'DELETE /calendar-feed': { answer: undefined };
+  'GET /calendar-feed': { answer: { since: string | null } };
   'DELETE /sessions/current': { answer: undefined };
   'DELETE /sessions/:id': { params: { id: string }; answer: undefined };
   'POST /sessions/current/home': { body: { householdId: string }; answer: Me };

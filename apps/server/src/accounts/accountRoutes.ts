@@ -7,7 +7,7 @@ import { answering } from '../http/answering';
 import { bodyAs } from '../http/bodyAs';
 import { ProblemError } from '../problems/catalogue';
 import * as service from './accountService';
-import { endSessionOf, listSessions, openSession, revokeSession } from './sessions';
+import { endSessionOf, listPhones, listSessions, openSession, revokeSession } from './sessions';
 import { clearSessionCookie, inHome, sessionToken, setSessionCookie, signedIn, type SignedIn } from './signedIn';
 
 const invitationSchema = Joi.object({ invitation: Joi.string().trim().max(40).required().label('Invitation code') });
@@ -64,6 +64,10 @@ export function accountRoutes(context: Context): Router {
     await service.notInDemo(context, req.signedIn!);
     return { sessions: await listSessions(context, req.signedIn!) };
   });
+  answer('GET /phones', [inHome(context)], async (req) => ({
+    now: context.now().toISOString(),
+    phones: await listPhones(context, req.signedIn!),
+  }));
   answer('DELETE /sessions/current', [session], async (req, res) => {
     await revokeSession(context, req.signedIn!, req.signedIn!.sessionId);
     clearSessionCookie(res);

@@ -1,16 +1,20 @@
-import type { SessionView } from '@ours/contracts';
+import type { PhoneView, SessionView } from '@ours/contracts';
 import { and, desc, eq, gt, isNull, lt, sql } from 'drizzle-orm';
 import type { Context } from '../context';
-import { session } from '../db/schema';
+import { inScope } from '../db/connect';
+import { account, membership, session } from '../db/schema';
 import { sessionNotice } from '../engine/nudges/nudges';
 import { ProblemError } from '../problems/catalogue';
+import { mustBeMember } from './membership';
 import type { SignedIn } from './signedIn';
 import { hashToken, newSessionToken } from './tokens';
 
 const SESSION_DAYS = 90;
 const DAY_MS = 86_400_000;
+const PHONES_DAYS = 14;
+const MOST_PHONES = 12;
 /** How often it is noted that a session was used. */
-const SEEN_MS = 3_600_000;
+const SEEN_MS = 60_000;
 
 const end = (context: Context): Date => new Date(context.now().getTime() + SESSION_DAYS * DAY_MS);
 
@@ -36,7 +40,7 @@ export async function openSession(
   return { token, who: { ...who, sessionId: id } };
 }
 
-/** Who a session token belongs to, or null; notes that it was seen, at most every hour, and prolongs it then. */
+/** Who a session token belongs to, or null; notes that it was seen, at most every minute, and prolongs it then. */
 export async function whoIs(context: Context, token: string): Promise<SignedIn | null> {
   const now = context.now();
   const tokenHash = hashToken(token);
@@ -67,6 +71,31 @@ export async function listSessions(context: Context, who: SignedIn): Promise<Ses
     id,
     device,
     createdAt: createdAt.toISOString(),
+    lastSeenAt: lastSeenAt.toISOString(),
+    current: id === who.sessionId,
+  }));
+}
+
+/** The phones and browsers of a home, and when each was last in touch, to a minute; those of the last two weeks. */
+export async function listPhones(context: Context, who: SignedIn): Promise<PhoneView[]> {
+  const since = new Date(context.now().getTime() - PHONES_DAYS * DAY_MS);
+  const rows = await inScope(context.db, who, async (tx) => {
+    await mustBeMember(tx, who);
+    return tx
+      .select({ id: session.id, device: session.device, lastSeenAt: session.lastSeenAt, name: account.name })
+      .from(session)
+      .innerJoin(account, eq(account.id, session.accountId))
+      .innerJoin(
+        membership,
+        and(eq(membership.householdId, who.householdId), eq(membership.accountId, session.accountId)),
+      )
+      .where(and(eq(session.householdId, who.householdId), isNull(session.revokedAt), gt(session.lastSeenAt, since)))
+      .orderBy(desc(session.lastSeenAt))
+      .limit(MOST_PHONES);
+  });
+  return rows.map(({ id, device, lastSeenAt, name }) => ({
+    name,
+    device,
     lastSeenAt: lastSeenAt.toISOString(),
     current: id === who.sessionId,
   }));

@@ -1,7 +1,19 @@
 /** Tables of the household's rows come from core's definitions; the others are written here. */
 import type { Command, Refusal, Role } from '@ours/core';
 import { sql } from 'drizzle-orm';
-import { bigint, boolean, index, jsonb, pgTable, primaryKey, text, timestamp, uuid } from 'drizzle-orm/pg-core';
+import {
+  bigint,
+  boolean,
+  customType,
+  index,
+  integer,
+  jsonb,
+  pgTable,
+  primaryKey,
+  text,
+  timestamp,
+  uuid,
+} from 'drizzle-orm/pg-core';
 import { tableOf } from './tables';
 
 const instant = (name: string) => timestamp(name, { withTimezone: true, precision: 3, mode: 'date' });
@@ -32,6 +44,14 @@ export const asItIs = tableOf('as_it_is');
 export const ration = tableOf('ration');
 export const round = tableOf('round');
 export const roundTick = tableOf('round_tick');
+export const kit = tableOf('kit');
+export const loan = tableOf('loan');
+export const waitingPlace = tableOf('waiting_place');
+export const wish = tableOf('wish');
+export const medicine = tableOf('medicine');
+export const careEntry = tableOf('care_entry');
+export const photo = tableOf('photo');
+export const tour = tableOf('tour');
 
 export const account = pgTable(
   'account',
@@ -158,6 +178,30 @@ export const deviceClock = pgTable(
   },
   (table) => [primaryKey({ columns: [table.householdId, table.deviceId] })],
 );
+
+const bytes = customType<{ data: Buffer }>({ dataType: () => 'bytea' });
+
+/** The pictures themselves, by the SHA-256 of what they are. */
+export const photoFile = pgTable(
+  'photo_file',
+  {
+    householdId: uuid('household_id').notNull(),
+    hash: text('hash').notNull(),
+    type: text('type').notNull(),
+    size: integer('size').notNull(),
+    content: bytes('content').notNull(),
+    createdAt: instant('created_at').notNull(),
+  },
+  (table) => [primaryKey({ columns: [table.householdId, table.hash] })],
+);
+
+/** The address under which a calendar may read the rounds of a home: whoever has its secret reads them, and nothing else. */
+export const calendarFeed = pgTable('calendar_feed', {
+  householdId: uuid('household_id').primaryKey(),
+  /** Null: there is no address any more. */
+  secretHash: text('secret_hash').unique(),
+  createdAt: instant('created_at').notNull(),
+});
 
 /** One row: changed when the data was put back from a backup, so that devices notice. */
 export const generation = pgTable('generation', { id: uuid('id').primaryKey() });

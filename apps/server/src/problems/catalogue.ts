@@ -13,6 +13,8 @@ export const PROBLEMS = {
   demo_not_loaded: { status: 404, title: 'The demo home is not loaded here' },
   too_large: { status: 413, title: 'The request is too large' },
   not_json: { status: 415, title: 'Only JSON is taken here' },
+  not_a_picture: { status: 415, title: 'This is no picture that is taken here: JPEG, PNG or WebP' },
+  other_picture: { status: 409, title: 'The picture is another one than its name says' },
   too_many: { status: 429, title: 'Too many tries; wait a minute' },
   internal: { status: 500, title: 'Something went wrong on the server' },
   unavailable: { status: 503, title: 'The server is busy with itself; try again in a moment' },

@@ -1,5 +1,5 @@
 import type { AnyField, FieldsIn } from './field';
-import type { WrittenBy } from './permissions';
+import type { Role, WrittenBy } from './permissions';
 
 type Fields = Record<string, AnyField>;
 
@@ -14,6 +14,8 @@ export interface EntityDefinition<F extends Fields = Fields, D extends Fields = 
   /** There is one row of it in a household, made with the household. */
   single?: true;
   writtenBy: WrittenBy;
+  /** Which roles may read it; everybody in the home when left out. */
+  readBy?: readonly Role[];
   /** What a person calls this row, for history; null: nothing to say. */
   title: (row: FieldsIn<F>) => string | null;
   /** Whether a row keeps what it sits in from being retired; every living row when left out. */

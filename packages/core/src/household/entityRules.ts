@@ -1,7 +1,8 @@
 import { checkNotInsideItself, carryInnerBins } from '../spaces/bin.rules';
+import { checkKitNotInItself } from '../kits/kit.rules';
 import type { Working } from './applyCommand';
 import { refuse } from './refuse';
-import type { AbsenceRow, AnyRow, BinRow, EntityKind, PurchaseRow } from './registry';
+import type { AbsenceRow, AnyRow, BinRow, EntityKind, KitRow, PurchaseRow } from './registry';
 
 /** What holds for a kind of row beyond its definition. */
 export interface EntityRules {
@@ -27,6 +28,7 @@ const RULES: Partial<Record<EntityKind, EntityRules>> = {
         refuse({ kind: 'already_put_away', id: row.id });
     },
   },
+  kit: { check: (work, row) => checkKitNotInItself(work, row as KitRow) },
   absence: {
     check: (_, row) => {
       const { fromOn, toOn } = row as AbsenceRow;

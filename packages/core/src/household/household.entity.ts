@@ -8,6 +8,8 @@ export const household = defineEntity('household', {
     dateOrder: orNull(oneOf('dmy', 'mdy')),
     /** Null or missing means EUR. */
     currency: added(orNull(currency)),
+    /** The telephone number of the poison centre that answers where they live. */
+    poisonCentre: added(orNull(text(1, 40))),
   },
   retire: 'never',
   single: true,

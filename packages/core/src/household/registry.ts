@@ -24,6 +24,14 @@ import { way } from '../handling/way.entity';
 import { keeping } from '../shelflife/keeping.entity';
 import { round } from '../rounds/round.entity';
 import { roundTick } from '../rounds/roundTick.entity';
+import { kit } from '../kits/kit.entity';
+import { loan } from '../lending/loan.entity';
+import { waitingPlace } from '../lending/waitingPlace.entity';
+import { wish } from '../lending/wish.entity';
+import { medicine } from '../care/medicine.entity';
+import { careEntry } from '../care/careEntry.entity';
+import { photo } from '../pictures/photo.entity';
+import { tour } from '../pictures/tour.entity';
 import { use } from '../use/use.entity';
 import { type EntityDefinition, referencesIn, type AnyField, type FieldsIn, type Reference } from '../definition';
 import { household } from './household.entity';
@@ -57,6 +65,14 @@ export const ENTITIES = {
   label,
   round,
   round_tick: roundTick,
+  kit,
+  loan,
+  waiting_place: waitingPlace,
+  wish,
+  medicine,
+  care_entry: careEntry,
+  photo,
+  tour,
 };
 type Entities = typeof ENTITIES;
 /** The name of a kind of row. */
@@ -187,6 +203,25 @@ export type RoundRow = RowOf['round'];
 export type RoundFields = FieldsOf['round'];
 export type RoundTickRow = RowOf['round_tick'];
 export type RoundTickFields = FieldsOf['round_tick'];
+export type KitRow = RowOf['kit'];
+export type KitFields = FieldsOf['kit'];
+export type LoanRow = RowOf['loan'];
+export type LoanFields = FieldsOf['loan'];
+export type WaitingPlaceRow = RowOf['waiting_place'];
+export type WishRow = RowOf['wish'];
+export type MedicineRow = RowOf['medicine'];
+export type MedicineFields = FieldsOf['medicine'];
+export type CareEntryRow = RowOf['care_entry'];
+export type CareEntryFields = FieldsOf['care_entry'];
+export type PhotoRow = RowOf['photo'];
+export type PhotoFields = FieldsOf['photo'];
+export type TourRow = RowOf['tour'];
+export type { KitPart } from '../kits/kit.entity';
+export { WAITS } from '../lending/waitingPlace.entity';
+export { WISH_KINDS } from '../lending/wish.entity';
+export type { PackageLimit } from '../care/medicine.entity';
+export { BODY_TEMPERATURE } from '../care/careEntry.entity';
+export { PHOTO_LONGEST_SIDE, PHOTO_MOMENTS, PHOTO_MOST_BYTES, PHOTO_MOST_READ_BYTES } from '../pictures/photo.entity';
 export { ROUND_KINDS, RHYTHMS, type Rhythm, type RoundKind } from '../rounds/round.entity';
 export type LabelRow = RowOf['label'];
 export type AsItIsRow = RowOf['as_it_is'];
@@ -207,8 +242,8 @@ export { CONTAINER_FORMS, type ContainerForm, MOST_SECTIONS } from '../container
 export { GROUPINGS, SPACE_KINDS } from '../spaces/space.entity';
 export { SHELF_KINDS } from '../spaces/shelf.entity';
 export { VERDICTS } from '../sort/clearOut.entity';
-export { MADE_KINDS } from '../stock/lot.entity';
-export type { MadeKind } from '../stock/lot.entity';
+export { CONDITIONS, MADE_KINDS } from '../stock/lot.entity';
+export type { Condition, MadeKind } from '../stock/lot.entity';
 export type { BinLook, Handling, HowOften } from '../spaces/bin.entity';
 export type { BuildObstacle, GroupBy, SpaceBuild, SpaceKind } from '../spaces/space.entity';
 export type { ShelfAid, ShelfBuild, ShelfKind, ShelfPurpose } from '../spaces/shelf.entity';

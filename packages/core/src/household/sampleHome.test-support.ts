@@ -9,6 +9,8 @@ import type {
   SpaceFields,
   TaggedRow,
 } from './registry';
+import { applyCommand } from './applyCommand';
+import type { Op } from './command';
 import { HouseholdState } from './HouseholdState';
 import { writeCode } from '../base/nookCode';
 
@@ -144,3 +146,10 @@ export const idMaker = (prefix = 'new'): (() => string) => {
   let next = 0;
   return () => `${prefix}-${String(++next).padStart(4, '0')}`;
 };
+
+/** Applies operations as one command of an adult; a refusal fails the test. */
+export function runOps(state: HouseholdState, ops: Op[], context: { newId: () => string; now: string }): void {
+  const done = applyCommand(state, { id: context.newId(), intent: 'tested', occurredAt: context.now, ops }, AS_ADULT);
+  if (!done.ok) throw new Error(JSON.stringify(done));
+  for (const row of done.changed) state.put(row);
+}

@@ -13,6 +13,7 @@ export {
   lotFieldsOf,
   oldestFirst,
   type OpContext,
+  opsForCondition,
   opsForCounting,
   opsForCountingAll,
   opsForDiscarding,

@@ -26,6 +26,10 @@ export type PackSize = Holds<typeof packSize>;
 export const MADE_KINDS = ['made', 'cooked', 'baked', 'roasted', 'packed', 'bottled', 'bought', 'harvested'] as const;
 export type MadeKind = (typeof MADE_KINDS)[number];
 
+/** What may be wrong with a thing that stays. */
+export const CONDITIONS = ['to_mend', 'to_wash', 'to_repaint', 'worn', 'part_missing'] as const;
+export type Condition = (typeof CONDITIONS)[number];
+
 export type DateKind = 'best_before' | 'use_by';
 
 /** The order of ledger events: when it happened, then the event's id. */
@@ -53,6 +57,8 @@ export const lot = defineEntity('lot', {
     decantedOn: added(orNull(day)),
     /** Since when it is in use elsewhere; its place here is kept for it. */
     inUseOn: added(orNull(day)),
+    /** What is wrong with it; null: nothing is. */
+    condition: added(orNull(oneOf(...CONDITIONS))),
     note: longText(2000),
   },
   derived: {

@@ -1,4 +1,4 @@
-import type { Op, ItemRow, LotFields, LotRow, LedgerEvent, LedgerEventKind } from '../household';
+import type { Condition, Op, ItemRow, LotFields, LotRow, LedgerEvent, LedgerEventKind } from '../household';
 import type { CivilDate } from '../base';
 import { effectiveDue, isFrozen, isThawed, type KeepingGuide } from '../shelflife';
 
@@ -80,6 +80,7 @@ export function sameLot(a: LotFields, b: LotFields): boolean {
     (a.batch ?? null) === (b.batch ?? null) &&
     (a.decantedOn ?? null) === (b.decantedOn ?? null) &&
     (a.inUseOn ?? null) === (b.inUseOn ?? null) &&
+    (a.condition ?? null) === (b.condition ?? null) &&
     a.packSize?.amountThousandths === b.packSize?.amountThousandths &&
     a.packSize?.unit === b.packSize?.unit
   );
@@ -215,6 +216,18 @@ export function opsForUsing(
   return planSplit(lot, amount, { inUseOn: back ? null : context.today }, presentHere, context);
 }
 
+/** What is wrong with an amount of a lot, or (null) nothing any more. */
+export function opsForCondition(
+  lot: LotRow,
+  quantityThousandths: number,
+  condition: Condition | null,
+  presentHere: readonly LotRow[],
+  context: OpContext,
+): Op[] {
+  if ((lot.condition ?? null) === condition) return [];
+  return planSplit(lot, Math.min(quantityThousandths, lot.quantityThousandths), { condition }, presentHere, context);
+}
+
 function thawedToday(lot: LotRow, { today }: OpContext): Partial<LotFields> {
   const again = (lot.thawedOn ?? null) !== null;
   return { thawedOn: today, ...(again ? { expiresOn: today, dateKind: 'use_by' as const } : {}) };
@@ -246,6 +259,7 @@ export function lotFieldsOf(lot: LotRow): LotFields {
     batch: lot.batch ?? null,
     decantedOn: lot.decantedOn ?? null,
     inUseOn: lot.inUseOn ?? null,
+    condition: lot.condition ?? null,
   };
   return { itemId, nookId, packSize, expiresOn, dateKind, openedOn, frozenOn, ...later, note };
 }

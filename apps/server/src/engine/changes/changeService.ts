@@ -27,11 +27,19 @@ function readCursor(text: string): Cursor {
   return { base: Number(base), seq: Number(seq), kind: Number(kind), id };
 }
 
+/** What only some roles may read is left out for the others ($7: the account). */
+function readableBy(kind: EntityKind): string {
+  const { readBy } = definitionOf(kind);
+  if (!readBy) return '';
+  const roles = readBy.map((role) => `'${role}'`).join(', ');
+  return ` and exists (select from membership m where m.household_id = $1 and m.account_id = $7 and m.role in (${roles}))`;
+}
+
 /** The rows of one kind after the cursor ($2 number, $3 kind, $4 id), without old tombstones ($5), in order. */
 const partOf = (kind: EntityKind, at: number): string => `(
   select seq, ${at} as kind, id, '{"entity":"${definitionOf(kind).kind}","row":' || row_to_json(r)::text || '}' as body
   from (select ${wireColumns(kind)} from "${kind}"
-        where household_id = $1 and seq >= $2 and (seq > $2 or ${at} > $3 or (${at} = $3 and id > $4)) and (not retired or seq > coalesce($5::bigint, (select seq from household_seq where household_id = $1)))
+        where household_id = $1${readableBy(kind)} and seq >= $2 and (seq > $2 or ${at} > $3 or (${at} = $3 and id > $4)) and (not retired or seq > coalesce($5::bigint, (select seq from household_seq where household_id = $1)))
         order by seq, id limit $6) r)`;
 
 const page = (): string => `
@@ -98,7 +106,7 @@ export async function readChanges(
     const from = cursor === undefined ? null : readCursor(cursor);
     // From nothing, what was retired up to now is left out; from a number, everything after it counts.
     const after = from ?? { base: since === 0 ? null : 0, seq: since + 1, kind: -1, id: FIRST_ID };
-    const values = [householdId, after.seq, after.kind, after.id, after.base, PAGE_ROWS];
+    const values = [householdId, after.seq, after.kind, after.id, after.base, PAGE_ROWS, accountId];
     const [head, found] = await read({ text: page(), values });
     const last = found!.rows[0] as { rows: string; count: number; seq: number; kind: number; id: string };
     const more = last.count === PAGE_ROWS;

@@ -103,6 +103,7 @@ describe('the change feed', () => {
     expect(lot).toEqual({
       ...home.lot,
       bookThousandths: 2500,
+      condition: null,
       thawedOn: null,
       decantedOn: null,
       inUseOn: null,

@@ -1,0 +1,47 @@
+import {
+  ADULTS,
+  day,
+  decimal,
+  defineEntity,
+  listOf,
+  orNull,
+  record,
+  ref,
+  text,
+  weakRef,
+  whole,
+  type Holds,
+} from '../definition';
+
+/** What somebody typed from the package: nothing of it is the app's own. */
+const limit = record({
+  /** For whom; null: for everybody. */
+  personId: orNull(weakRef('person')),
+  /** Not again within so many hours. */
+  leastHours: orNull(decimal(0.25, 720)),
+  /** At most so many times in 24 hours. */
+  mostInDay: orNull(whole(1, 50)),
+  /** As it is printed. */
+  words: text(1, 400),
+  typedById: orNull(weakRef('person')),
+  typedOn: day,
+});
+export type PackageLimit = Holds<typeof limit>;
+
+/** What is noted of a thing that is a medicine. */
+export const medicine = defineEntity('medicine', {
+  fields: {
+    itemId: ref('item'),
+    /** The active ingredient, as printed. */
+    ingredient: orNull(text(1, 80)),
+    /** Symptoms or conditions it is kept for, in the home's own words. */
+    forWhat: listOf(text(1, 60), 12),
+    /** Whose it is; empty: everybody's. */
+    personIds: listOf(weakRef('person'), 20),
+    limits: listOf(limit, 20),
+  },
+  retire: 'freely',
+  writtenBy: ADULTS,
+  readBy: ADULTS,
+  title: ({ ingredient }) => ingredient,
+});

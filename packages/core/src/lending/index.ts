@@ -1,0 +1,12 @@
+export {
+  loanOfLot,
+  loanOfNook,
+  loansOut,
+  opsForBringingBack,
+  opsForLending,
+  opsForGoingOut,
+  opsForUsedOfKit,
+  overdueDays,
+  type Waiting,
+  waitingIn,
+} from './out';
