@@ -20,6 +20,7 @@ import {
 import { INNER_BINS, PEOPLE, SPACES, STRAYED, type CatalogueShelf, type CatalogueSpace } from './catalogue';
 import { CONTAINERS, STANDS_IN, TRAITS } from './containers';
 import { keepRounds } from './rounds';
+import { keepTogether } from './kept';
 import { aisleOf, codesOf, packsOf, restockWayOf, SECOND_PLACES, SHOPS } from './shopping';
 import { sayHandling } from './handlings';
 import { seededRandom, seededUuid } from './seededRandom';
@@ -105,6 +106,11 @@ class DemoBuilder {
     this.strayAway();
     this.openSome();
     this.addContainers();
+    keepTogether(this.rows, {
+      today: this.today,
+      add: (entity, fields) => this.add(entity, fields),
+      split: (thing, count, since, change) => this.split(thing, count, since, change),
+    });
     this.addUse();
     this.addShops();
     sayHandling(this.rows, (fields) => this.add('way', fields));
@@ -322,32 +328,36 @@ class DemoBuilder {
 
   /** A few things are not where they belong: one of them lies elsewhere. */
   private strayAway(): void {
-    for (const [thing, bin] of STRAYED) {
-      // Whatever day it is: one of which there are two.
-      const lot = this.lotsOf(thing).find(({ quantityThousandths }) => quantityThousandths >= 2000);
-      if (!lot) continue;
-      const atMs = Date.parse(`${addDays(this.today, -3)}T17:00:00.000Z`) + this.serial;
-      const occurredAt = new Date(atMs).toISOString();
-      const id = this.newId(atMs);
-      const move = (lotId: string, kind: LedgerEvent['kind']): LedgerEvent => ({
-        id: this.newId(atMs),
-        lotId,
-        kind,
-        quantityThousandths: 1000,
-        occurredAt,
-        reason: null,
-        voids: null,
-      });
-      const [out, into] = [move(lot.id, 'moved_out'), move(id, 'moved_in')];
-      this.events.push(out, into);
-      Object.assign(lot, foldLedger(this.events.filter((event) => event.lotId === lot.id)));
-      const { itemId, packSize, expiresOn, dateKind, openedOn, frozenOn } = lot;
-      this.addLot(
-        id,
-        { itemId, packSize, expiresOn, dateKind, openedOn, frozenOn, note: '', nookId: this.nookByName.get(bin)! },
-        [into],
-      );
-    }
+    for (const [thing, bin] of STRAYED)
+      this.split(thing, 1, addDays(this.today, -3), { nookId: this.nookByName.get(bin)! });
+  }
+
+  /**
+   * Some of a thing are otherwise since a day. Whatever day it is, one stays: of a thing of which there is one nothing is done.
+   * @returns the id of the new lot; null: nothing was split off
+   */
+  private split(thing: string, count: number, since: CivilDate, change: Partial<LotFields>): string | null {
+    const lot = this.lotsOf(thing).find(({ quantityThousandths }) => quantityThousandths >= (count + 1) * 1000);
+    if (!lot) return null;
+    const atMs = Date.parse(`${since}T17:00:00.000Z`) + this.serial;
+    const occurredAt = new Date(atMs).toISOString();
+    const id = this.newId(atMs);
+    const move = (lotId: string, kind: LedgerEvent['kind']): LedgerEvent => ({
+      id: this.newId(atMs),
+      lotId,
+      kind,
+      quantityThousandths: count * 1000,
+      occurredAt,
+      reason: null,
+      voids: null,
+    });
+    const [out, into] = [move(lot.id, 'moved_out'), move(id, 'moved_in')];
+    this.events.push(out, into);
+    Object.assign(lot, foldLedger(this.events.filter((event) => event.lotId === lot.id)));
+    const { itemId, nookId, packSize, expiresOn, dateKind, openedOn, frozenOn } = lot;
+    const fields = { itemId, nookId, packSize, expiresOn, dateKind, openedOn, frozenOn, note: '', ...change };
+    this.addLot(id, fields, [into]);
+    return id;
   }
 
   /** What they own to put things in, which bins are one of them, and what some things weigh and measure. */

@@ -37,3 +37,16 @@ export async function shareText(title: string, text: string): Promise<'shared' |
     return 'failed';
   }
 }
+
+/** Asks for a picture: from the camera on a phone, else from a file; null when none was chosen. */
+export function pickPicture(camera: boolean): Promise<File | null> {
+  return new Promise((done) => {
+    const input = document.createElement('input');
+    input.type = 'file';
+    input.accept = 'image/*';
+    if (camera) input.setAttribute('capture', 'environment');
+    input.onchange = () => done(input.files?.[0] ?? null);
+    input.oncancel = () => done(null);
+    input.click();
+  });
+}

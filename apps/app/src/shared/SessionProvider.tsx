@@ -2,6 +2,7 @@ import type { Me } from '@ours/contracts';
 import { useQueryClient } from '@tanstack/react-query';
 import { createContext, useCallback, useContext, useEffect, useMemo, useState, type ReactNode } from 'react';
 import { api, ProblemAnswer } from '@/data/api/api';
+import { forgetPhotos } from '@/data/photos/PhotoBox';
 import { forgetDeviceDb } from '@/data/store/deviceDb';
 import { onOtherTabsMe, owedSignOut, oweSignOut, rememberedMe, rememberMe } from '@/data/store/identity';
 
@@ -69,7 +70,7 @@ export function SessionProvider({ children }: { children: ReactNode }) {
     setMe(null);
     queries.clear();
     await settleSignOut();
-    if (leaving) await forgetDeviceDb(leaving.householdId);
+    if (leaving) await Promise.all([forgetDeviceDb(leaving.householdId), forgetPhotos(leaving.householdId)]);
   }, [queries]);
 
   const value = useMemo(() => ({ me, signedIn, signOut, checkMe }), [me, signedIn, signOut, checkMe]);

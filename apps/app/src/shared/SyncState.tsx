@@ -1,4 +1,5 @@
 import { useConnection, useHousehold } from '@/shared/HouseholdProvider';
+import { useUnsentPictures } from '@/shared/PhotosProvider';
 import { useRouter } from 'expo-router';
 import { useMedia, XStack } from 'tamagui';
 import { pressable } from '@/kit/press/pressable';
@@ -28,7 +29,8 @@ export function SyncState() {
     needYou: store.refused.length,
     lost: store.isLost,
   }));
-  const words = syncWords(waiting, needYou, lost ? 'lost' : connection);
+  const pictures = useUnsentPictures();
+  const words = syncWords(waiting + pictures, needYou, lost ? 'lost' : connection);
   const { gtMd } = useMedia();
   const palette = usePalette();
   const go = (): void => router.push(connection === 'signed_out' ? '/sign-in' : '/waiting');

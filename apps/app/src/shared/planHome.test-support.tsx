@@ -3,6 +3,7 @@ import type { TaggedRow } from '@ours/core';
 import { configure } from '@testing-library/react';
 import type { ReactElement } from 'react';
 import { HouseholdProvider } from '@/shared/HouseholdProvider';
+import { PhotosProvider } from '@/shared/PhotosProvider';
 import { SessionProvider } from '@/shared/SessionProvider';
 import {
   forgetDeviceDb,
@@ -55,7 +56,9 @@ export async function openWith(
       <SessionProvider>
         <ToastProvider>
           <HouseholdProvider me={me} loading={null} failed={null}>
-            <ScreenCorner.Provider value={<SyncState />}>{screen}</ScreenCorner.Provider>
+            <PhotosProvider>
+              <ScreenCorner.Provider value={<SyncState />}>{screen}</ScreenCorner.Provider>
+            </PhotosProvider>
           </HouseholdProvider>
         </ToastProvider>
       </SessionProvider>

@@ -70,3 +70,4 @@ export {
   measureUnit,
   pluralUnit,
 } from './units';
+export { celsiusOf, fahrenheitOf } from './temperature';

@@ -102,7 +102,7 @@ function notesOf(notes: readonly string[], { x, y, width }: Pick<Box, 'x' | 'y' 
 export function headOf({ title, room, plate }: Pick<DoorCard, 'title' | 'room' | 'plate'>, width: number): LabelMark[] {
   const size = sizeOfCap(5);
   const plateSize = sizeOfCap(4);
-  const plateWidth = textWidth(plate, 'mono', plateSize) + 3;
+  const plateWidth = plate === '' ? 0 : textWidth(plate, 'mono', plateSize) + 3;
   const most = width - 2 * PAD - plateWidth - GAP;
   const words = cutTo(inTypeface(title), 'bold', size, most);
   const after = textWidth(words, 'bold', size) + 3;
@@ -113,8 +113,19 @@ export function headOf({ title, room, plate }: Pick<DoorCard, 'title' | 'room' |
     ...(where === ''
       ? []
       : [{ kind: 'text' as const, x: PAD + after, y: PAD + 6, size: small, font: 'regular' as const, text: where }]),
-    { kind: 'box', x: width - PAD - plateWidth, y: PAD, width: plateWidth, height: 7 },
-    { kind: 'text', x: width - PAD - plateWidth + 1.5, y: PAD + 5.5, size: plateSize, font: 'mono', text: plate },
+    ...(plate === ''
+      ? []
+      : [
+          { kind: 'box' as const, x: width - PAD - plateWidth, y: PAD, width: plateWidth, height: 7 },
+          {
+            kind: 'text' as const,
+            x: width - PAD - plateWidth + 1.5,
+            y: PAD + 5.5,
+            size: plateSize,
+            font: 'mono' as const,
+            text: plate,
+          },
+        ]),
   ];
 }
 

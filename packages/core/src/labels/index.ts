@@ -26,3 +26,4 @@ export {
 export { layMeasures, type MeasuresSheet } from './measuresSheet';
 export { CARDS, type CardSize, type DoorCard, layDoorCard } from './doorCard';
 export { type ScheduleLine, scheduleOf } from './schedule';
+export { type CheckLine, type CheckSheet, layCheckSheet, uprightCard } from './checkSheet';

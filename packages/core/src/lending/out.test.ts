@@ -95,7 +95,7 @@ it('a kit is out with the place it lies in, and what was used of it is booked wh
   expect(loanOfLot(state, bits)).toMatchObject({ to: 'trip' });
   const itemId = bits.itemId;
   run(state, [
-    ...opsForUsedOfKit(state, 'box', new Map([[itemId, 2000]]), context),
+    ...opsForUsedOfKit(state, 'box', [{ itemIds: [itemId], thousandths: 2000 }], context),
     ...opsForBringingBack(state, loansOut(state)[0]!, null, context),
   ]);
   const left = ['box', 'inner']

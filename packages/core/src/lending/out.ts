@@ -143,16 +143,22 @@ export function opsForBringingBack(
   return [...opsForUsing(lot, back, true, state.lotsIn(lot.nookId), context), change];
 }
 
-/** What of a kit was used while it was out, booked as taken from what lies in it. */
+/** So much of some things was used: of the first, or what serves as well. */
+export interface UsedThings {
+  itemIds: readonly string[];
+  thousandths: number;
+}
+
+/** What of a kit was used while it was out, booked as taken from what lies in its place. */
 export function opsForUsedOfKit(
   state: HouseholdState,
   nookId: string,
-  used: ReadonlyMap<string, number>,
+  used: readonly UsedThings[],
   context: OpContext,
 ): Op[] {
   const within = new Set(nooksWithin(state, nookId));
-  return [...used].flatMap(([itemId, thousandths]) => {
-    const lots = state.lotsOf(itemId).filter((lot) => within.has(lot.nookId));
+  return used.flatMap(({ itemIds, thousandths }) => {
+    const lots = itemIds.flatMap((id) => state.lotsOf(id)).filter((lot) => within.has(lot.nookId));
     return lots.length === 0 || thousandths <= 0 ? [] : opsForTaking(lots, thousandths, context);
   });
 }

@@ -6,6 +6,7 @@ import {
   opsForTaking,
   type Found,
   type ItemRow,
+  type LoanRow,
   type LotRow,
 } from '@ours/core';
 import { useRouter } from 'expo-router';
@@ -13,14 +14,15 @@ import { memo, useCallback, useDeferredValue, useMemo, useState } from 'react';
 import { XStack, YStack, Text, useMedia } from 'tamagui';
 import { useGuide } from '@/shared/useGuide';
 import { useHousehold } from '@/shared/HouseholdProvider';
+import { useLoansOf } from '@/shared/useLoansOf';
 import { opContext, today } from '@/shared/opContext';
 import { useRunCommand } from '@/shared/useRunCommand';
 import { Card } from '@/kit/layout/Card';
 import { Button } from '@/kit/press/Button';
 import { useContentWidth } from '@/kit/layout/useContentWidth';
-import { Small } from '@/kit/text/Text';
-import { LotDialog } from '@/features/stock';
-import { amountWords, dueWords, lotAmountWords, onHandWords } from '@/features/stock/words';
+import { Small, Strong } from '@/kit/text/Text';
+import { LotDialog, useBringBack } from '@/features/stock';
+import { amountOfWords, amountWords, dueWords, lotAmountWords, onHandWords, outWords } from '@/features/stock/words';
 import { drawingScale, OpenDoorView, useFront, type Front } from '@/features/drawing';
 import { summaryWords } from '@/features/drawing/words';
 import { namesWords } from '@/features/spaces/words';
@@ -46,6 +48,10 @@ function ItemAnswer({ item, lots, query }: { item: ItemRow; lots: readonly LotRo
   const place = places.length === 0 ? 0 : at % places.length;
   const nookId = places[place];
   const first = ordered.find((lot) => lot.nookId === nookId);
+  const loans = useLoansOf(ordered);
+  const out = [
+    ...new Map(loans.flatMap((loan, i) => (loan ? [[loan.id, { loan, lot: ordered[i]! }] as const] : []))),
+  ].map(([, one]) => one);
   const dates = first ? dueWords(first, item, today(), guide) : '';
   return (
     <AnswerCard
@@ -53,8 +59,28 @@ function ItemAnswer({ item, lots, query }: { item: ItemRow; lots: readonly LotRo
       title={<Marked text={item.name} query={query} />}
       sub={[onHandWords(lots, item), dates].filter(Boolean).join(' · ')}
     >
+      {out.map(({ loan, lot }) => (
+        <OutLine key={loan.id} loan={loan} amount={amountOfWords(loan.thousandths ?? lot.quantityThousandths, item)} />
+      ))}
       <ItemDeeds item={item} ordered={ordered} places={places} place={place} onNext={next} />
     </AnswerCard>
+  );
+}
+
+/** What is not in its place, and where it is instead. */
+function OutLine({ loan, amount }: { loan: LoanRow; amount: string }) {
+  const { bringBack, dialog } = useBringBack();
+  return (
+    <XStack gap={8} alignItems="center" role="status">
+      <YStack flex={1} minWidth={0}>
+        <Strong>{outWords(loan, today())}</Strong>
+        <Small>
+          {loan.thousandths === null ? `with ${loan.what}; its place is kept` : `${amount}; its place is kept`}
+        </Small>
+      </YStack>
+      <Button label="It is back" onPress={() => bringBack(loan)} />
+      {dialog}
+    </XStack>
   );
 }
 

@@ -2,11 +2,12 @@ import { foundId, type Found } from '@ours/core';
 import { memo } from 'react';
 import { useGuide } from '@/shared/useGuide';
 import { useHousehold } from '@/shared/HouseholdProvider';
+import { useLoansOf } from '@/shared/useLoansOf';
 import { today } from '@/shared/opContext';
 import { ListRow } from '@/kit/layout/ListRow';
 import { Mark } from '@/kit/text/Mark';
 import { Plate } from '@/kit/text/Plate';
-import { dueMark, onHandWords } from '@/features/stock/words';
+import { dueMark, onHandWords, outWords } from '@/features/stock/words';
 import { wayTo } from '@/shared/placeWords';
 import { sameRows } from './sameRows';
 
@@ -30,6 +31,7 @@ export const FoundRow = memo(
 function Row({ found, selected = false, onChoose }: Props) {
   const nookId = found.kind === 'nook' ? found.nookId : found.lots[0]?.nookId;
   const guide = useGuide();
+  const [loan] = useLoansOf(found.kind === 'item' ? found.lots.slice(0, 1) : []);
   const place = useHousehold(({ state }) => (nookId === undefined ? null : wayTo(state, nookId)));
   const press = onChoose ? { onPress: () => onChoose(foundId(found)) } : {};
   if (found.kind === 'nook') {
@@ -45,7 +47,7 @@ function Row({ found, selected = false, onChoose }: Props) {
     );
   }
   const mark = found.lots.map((lot) => dueMark(lot, found.item, today(), guide)).find((one) => one !== null);
-  const where = place ? ` · ${place.steps.slice(0, 2).join(' › ')}` : '';
+  const where = loan ? ` · ${outWords(loan, today())}` : place ? ` · ${place.steps.slice(0, 2).join(' › ')}` : '';
   return (
     <ListRow
       {...press}

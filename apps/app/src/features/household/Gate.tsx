@@ -2,6 +2,7 @@ import { Redirect, usePathname } from 'expo-router';
 import type { ReactNode } from 'react';
 import { YStack } from 'tamagui';
 import { HouseholdProvider, useConnection, useHousehold, useHouseholdContext } from '@/shared/HouseholdProvider';
+import { PhotosProvider } from '@/shared/PhotosProvider';
 import { useSession } from '@/shared/SessionProvider';
 import { Button } from '@/kit/press/Button';
 import { connectionWords } from '@/features/sync/words';
@@ -37,11 +38,13 @@ export function Gate({ children }: { children: ReactNode }) {
   return (
     <HouseholdProvider key={me.householdId} me={me} loading={<Loading />} failed={<Failed />}>
       <FirstRead>
-        <ScreenCorner.Provider value={<SyncState />}>
-          <Shell>
-            <WholeHome>{children}</WholeHome>
-          </Shell>
-        </ScreenCorner.Provider>
+        <PhotosProvider>
+          <ScreenCorner.Provider value={<SyncState />}>
+            <Shell>
+              <WholeHome>{children}</WholeHome>
+            </Shell>
+          </ScreenCorner.Provider>
+        </PhotosProvider>
       </FirstRead>
     </HouseholdProvider>
   );

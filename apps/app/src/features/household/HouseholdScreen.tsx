@@ -6,6 +6,7 @@ import { useState } from 'react';
 import { XStack, YStack } from 'tamagui';
 import { api, ProblemAnswer } from '@/data/api/api';
 import { useHousehold, useHouseholdContext } from '@/shared/HouseholdProvider';
+import { useUnsentPictures } from '@/shared/PhotosProvider';
 import { useSession } from '@/shared/SessionProvider';
 import { today } from '@/shared/opContext';
 import { useRunCommand } from '@/shared/useRunCommand';
@@ -27,7 +28,8 @@ export function HouseholdScreen() {
   const runCommand = useRunCommand();
   const home = useHousehold(({ state }) => state.get('household', me.householdId));
   const people = useHousehold(({ state }) => state.all('person'));
-  const waiting = useHousehold((snapshot) => snapshot.store.waiting.length + snapshot.store.refused.length);
+  const pictures = useUnsentPictures();
+  const waiting = useHousehold(({ store }) => store.waiting.length + store.refused.length) + pictures;
   const [sure, setSure] = useState(false);
   const theme = useThemeChoice();
   const change = (fields: Partial<HouseholdFields>, done: string): void =>

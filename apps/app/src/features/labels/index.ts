@@ -1,1 +1,2 @@
 export { fetchLabelFonts, pagesPdf } from './labelsPdf';
+export { PrintListButton } from './PrintListButton';

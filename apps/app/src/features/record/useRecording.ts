@@ -14,11 +14,13 @@ import { useSaveLine } from './useSaveLine';
 /**
  * Recording line after line into one place: what is typed and how it is read, where it goes, saving it and going on. A line that
  * cannot be saved is never lost: it comes back into the field as soon as that is empty.
+ * @param at the place; null: the one the page was asked for, else the last one
  */
-export function useRecording() {
+export function useRecording(at: string | null = null) {
   const params = useLocalSearchParams<{ nook?: string }>();
+  const asked = at ?? params.nook ?? null;
   const { me } = useHouseholdContext();
-  const [nookId, setNookId] = useState<string | null>(params.nook ?? null);
+  const [nookId, setNookId] = useState<string | null>(asked);
   const [text, setText] = useState('');
   const [changes, setChanges] = useState<Partial<RecordedLine>>({});
   const [saved, setSaved] = useState<SavedLine[]>([]);
@@ -27,8 +29,8 @@ export function useRecording() {
   const saveLine = useSaveLine();
 
   useEffect(() => {
-    if (params.nook) setNookId(params.nook);
-  }, [params.nook]);
+    if (asked) setNookId(asked);
+  }, [asked]);
   const order = useHousehold(({ state }) => {
     const home = state.get('household', me.householdId);
     return home ? home.dateOrder : 'dmy';

@@ -31,7 +31,9 @@ import { Screen } from '@/kit/layout/Screen';
 import { Button } from '@/kit/press/Button';
 import { CheckSquare } from '@/kit/press/CheckSquare';
 import { Small, Strong, Text } from '@/kit/text/Text';
+import { PrintListButton } from '@/features/labels';
 import { amountWords, dueWords } from '@/features/stock/words';
+import { weekdayAndDay } from '@/kit/text/dayWords';
 import { useHousehold, useHouseholdContext } from '@/shared/HouseholdProvider';
 import { NookPlate } from '@/shared/NookPlate';
 import { opContext, today } from '@/shared/opContext';
@@ -44,6 +46,7 @@ import {
   afreshWords,
   countedWords,
   lastWords,
+  minutesWords,
   rhythmWords,
   stepsWords,
   tickedWords,
@@ -167,6 +170,19 @@ function OneRound({ round }: { round: RoundRow }) {
           />
           <Button grow label="Another day …" selected={moving} onPress={() => setMoving(!moving)} />
         </XStack>
+        {steps.length > 0 ? (
+          <XStack>
+            <PrintListButton
+              file="round.pdf"
+              list={() => ({
+                title: round.name,
+                sub: weekdayAndDay(turn?.on ?? dueOn, day),
+                lines: steps.flatMap((step) => printedLines(state, step)),
+                foot: minutesWords(round.minutes),
+              })}
+            />
+          </XStack>
+        ) : null}
         {moving ? (
           <YStack gap={8}>
             <DayField label="To which day?" onChange={setToOn} habits={{ order, today: day, facing: 'ahead' }} />
@@ -182,6 +198,19 @@ function OneRound({ round }: { round: RoundRow }) {
       </YStack>
     </Screen>
   );
+}
+
+/** A step on paper: its words or place, then what lies there. */
+function printedLines(state: HouseholdState, { nookId, words, lots }: RoundStep): { words: string; remark: string }[] {
+  const way = nookId ? wayTo(state, nookId) : null;
+  const title = words ?? way?.steps.slice(-2).join(', ') ?? '';
+  return [
+    { words: title, remark: way?.code ?? '' },
+    ...lots.flatMap((lot) => {
+      const item = state.get('item', lot.itemId);
+      return item ? [{ words: `   ${item.name}`, remark: amountWords(lot.quantityThousandths, item.unit) }] : [];
+    }),
+  ];
 }
 
 /** A step with its place and what lies there; ticked it folds up. */

@@ -63,6 +63,12 @@ const roundPart = (title: string, rounds: readonly RoundNow[]): Row[] =>
         ...rounds.map((now): Row => ({ kind: 'round', key: now.round.id, now })),
       ];
 const WEEK_DAYS = 7;
+/** What is not stock but state. */
+const KEPT: readonly { label: string; to: string }[] = [
+  { label: 'Kits', to: '/kits' },
+  { label: 'Out and waiting', to: '/out' },
+  { label: 'Care', to: '/care' },
+];
 
 /** What is due, by whom, where; then what to look after on the next walk: lines to be fixed, too late, ending soon, to be counted. */
 export function RoundsScreen() {
@@ -146,6 +152,11 @@ export function RoundsScreen() {
           )}
         </YStack>
         <Button label="Rounds …" onPress={() => setDialog('ready')} />
+      </XStack>
+      <XStack paddingHorizontal={16} paddingTop={8} gap={8} flexWrap="wrap" testID="keep-links">
+        {KEPT.map(({ label, to }) => (
+          <Button key={to} label={label} onPress={() => router.push(to as never)} />
+        ))}
       </XStack>
       {rows.length === 0 ? (
         <Text padding={16}>Nothing needs a look today: no dates ending, nothing to count, no line to fix.</Text>

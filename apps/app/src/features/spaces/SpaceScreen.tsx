@@ -13,6 +13,8 @@ import { Plate } from '@/kit/text/Plate';
 import { Screen } from '@/kit/layout/Screen';
 import { useContentWidth } from '@/kit/layout/useContentWidth';
 import { Small, Text } from '@/kit/text/Text';
+import { PhotoStrip } from '@/features/pictures';
+import { Wishes } from '@/features/wishes';
 import { ChestPlan, OpenDoorView, useFront, wholeSummary, type Front } from '@/features/drawing';
 import { summaryWords } from '@/features/drawing/words';
 import { NookPanel } from './NookPanel';
@@ -80,12 +82,19 @@ function OpenSpace({ front }: { front: Front }) {
         <SpaceContents spaceId={space.id} selected={chosen} onPick={setSelected} />
       )}
       {editing || empty ? null : (
-        <YStack paddingHorizontal={gtMd ? 0 : 16}>
+        <XStack paddingHorizontal={gtMd ? 0 : 16} gap={8} flexWrap="wrap">
+          <Button label="Tour" onPress={() => router.push(`/space/${space.id}/tour` as never)} />
           <Button
             label={toRenew > 0 ? `Labels, ${toRenew} to renew` : 'Labels'}
             onPress={() => router.push(`/space/${space.id}/labels`)}
           />
-        </YStack>
+        </XStack>
+      )}
+      {editing || empty ? null : (
+        <>
+          <PhotoStrip ofId={space.id} name={space.name} />
+          <Wishes nookId={space.id} />
+        </>
       )}
       {space.note ? <Text paddingHorizontal={16}>{space.note}</Text> : null}
       {caution ? <Small paddingHorizontal={16}>{caution}</Small> : null}

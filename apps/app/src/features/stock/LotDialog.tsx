@@ -1,12 +1,15 @@
 import {
   addDays,
   canDecant,
+  CONDITIONS,
   DISCARD_REASONS,
   guideOf,
   isFrozen,
   isInFreezer,
   isMeasure,
   isThawed,
+  loanOfLot,
+  opsForCondition,
   opsForCounting,
   opsForDecanting,
   opsForDiscarding,
@@ -35,10 +38,21 @@ import { Choices } from '@/kit/form/Choices';
 import { Dialog } from '@/kit/layout/Dialog';
 import { Field } from '@/kit/form/Field';
 import { useFigure } from '@/kit/form/useFigure';
-import { Small, Text } from '@/kit/text/Text';
+import { Small, Strong, Text } from '@/kit/text/Text';
 import { NookPicker } from '@/shared/NookPicker';
 import { DecantTo } from './DecantTo';
-import { amountOfWords, dueWords, lotAmountWords, thawingWords, usualStep, whereToWords } from './words';
+import { LendDialog } from './LendDialog';
+import { useBringBack } from './useBringBack';
+import {
+  amountOfWords,
+  CONDITION_WORDS,
+  dueWords,
+  lotAmountWords,
+  outWords,
+  thawingWords,
+  usualStep,
+  whereToWords,
+} from './words';
 
 const REASONS: Readonly<Record<DiscardReason, string>> = {
   expired: 'past its date',
@@ -51,7 +65,7 @@ const REASONS: Readonly<Record<DiscardReason, string>> = {
 
 const AMOUNT = quantityField();
 
-type Mode = 'choose' | 'move' | 'freeze' | 'discard' | 'thaw' | 'batch' | 'decant';
+type Mode = 'choose' | 'move' | 'freeze' | 'discard' | 'thaw' | 'batch' | 'decant' | 'condition';
 
 /** Everything that can be done with one lot; a number and one tap each. */
 export function LotDialog({ lotId, onClose }: { lotId: string | null; onClose: () => void }) {
@@ -95,6 +109,9 @@ function OpenLot({ lot, item, state, onClose }: Props) {
       onClose();
       void runCommand(intent, make(amount), done(amount));
     };
+  const [lending, setLending] = useState(false);
+  const { bringBack, dialog: backDialog } = useBringBack();
+  const loan = loanOfLot(state, lot);
   const said = (quantity: number): string => amountOfWords(quantity, item);
   type Target = { nookId: string; name: string };
   const moveTo = ({ nookId, name }: Target): (() => void) =>
@@ -110,10 +127,14 @@ function OpenLot({ lot, item, state, onClose }: Props) {
       (n) => `Out to thaw: ${said(n)} in ${name}.`,
     );
   const detail = [lotAmountWords(lot, item), dueWords(lot, item, today(), guide)].filter(Boolean).join(' · ');
+  if (lending && amount !== null)
+    return <LendDialog what={{ lot, thousandths: amount, name: item.name }} onClose={onClose} />;
 
   return (
     <Dialog title={item.name} open onClose={onClose}>
       <Text>{detail}</Text>
+      {loan ? <Strong>{outWords(loan, today())}</Strong> : null}
+      {backDialog}
       {lot.pleaseCount ? <Text color="$late">More was taken than was known to be here. Please count.</Text> : null}
       <XStack gap={8} alignItems="flex-end">
         <Button label="Less" onPress={() => figure.show(Math.max(0, (amount ?? step) - step))} />
@@ -190,6 +211,7 @@ function OpenLot({ lot, item, state, onClose }: Props) {
               <Button
                 grow
                 label={lot.inUseOn ? 'Back here' : 'In use elsewhere'}
+                disabled={loan !== null}
                 onPress={act(
                   'stock_used_or_back',
                   (n) => opsForUsing(lot, n, Boolean(lot.inUseOn), present(lot.nookId), opContext()),
@@ -198,6 +220,26 @@ function OpenLot({ lot, item, state, onClose }: Props) {
                 )}
               />
             )}
+          </XStack>
+          <XStack gap={8}>
+            {loan ? (
+              <Button
+                grow
+                label="It is back"
+                onPress={() => {
+                  bringBack(loan);
+                  if (loan.thousandths === null || loan.thousandths <= 1000) onClose();
+                }}
+              />
+            ) : (
+              <Button
+                grow
+                label={`Lend ${measured ? 'it' : text} …`}
+                disabled={amount === null || amount === 0 || lot.quantityThousandths === 0}
+                onPress={() => setLending(true)}
+              />
+            )}
+            <Button grow label="Its condition …" onPress={() => setMode('condition')} />
           </XStack>
           <Button kind="quiet" label={lot.batch ? `Batch ${lot.batch}` : 'Batch …'} onPress={() => setMode('batch')} />
         </YStack>
@@ -248,6 +290,25 @@ function OpenLot({ lot, item, state, onClose }: Props) {
               (n) => `Filled: ${said(n)} into ${name}.`,
             )()
           }
+        />
+      ) : null}
+      {mode === 'condition' ? (
+        <Choices
+          label={`What is it with ${measured ? 'it' : text} of them?`}
+          wrap
+          choices={[
+            { value: 'fine', label: 'All is well' },
+            ...CONDITIONS.map((value) => ({ value, label: CONDITION_WORDS[value] })),
+          ]}
+          value={lot.condition ?? 'fine'}
+          onChange={(value) => {
+            const condition = CONDITIONS.find((one) => one === value) ?? null;
+            act(
+              'condition_said',
+              (n) => opsForCondition(lot, n, condition, present(lot.nookId), opContext()),
+              (n) => `${said(n)}: ${condition === null ? 'all is well' : CONDITION_WORDS[condition]}.`,
+            )();
+          }}
         />
       ) : null}
       {mode === 'batch' ? (

@@ -14,12 +14,13 @@ import {
 import { useState } from 'react';
 import { YStack } from 'tamagui';
 import { opContext, today } from '@/shared/opContext';
+import { useLoansOf } from '@/shared/useLoansOf';
 import { useRunCommand } from '@/shared/useRunCommand';
 import { Stepper } from '@/kit/form/Stepper';
 import { ListRow } from '@/kit/layout/ListRow';
 import { Mark } from '@/kit/text/Mark';
 import { LotDialog } from './LotDialog';
-import { amountWords, dueMark, dueWords, lotAmountWords } from './words';
+import { amountWords, dueMark, dueWords, lotAmountWords, outWords } from './words';
 
 export interface ListedLot {
   lot: LotRow;
@@ -31,13 +32,16 @@ export interface ListedLot {
 export function LotList({ lots }: { lots: readonly ListedLot[] }) {
   const guide = useGuide();
   const [open, setOpen] = useState<string | null>(null);
+  const loans = useLoansOf(lots.map(({ lot }) => lot));
   return (
     <YStack>
-      {lots.map(({ lot, item, low }) => {
+      {lots.map(({ lot, item, low }, at) => {
         const mark = dueMark(lot, item, today(), guide);
         // A bare number stands in the stepper already.
         const amount = item.unit === 'piece' && lot.packSize === null ? '' : lotAmountWords(lot, item);
-        const detail = [amount, dueWords(lot, item, today(), guide), lot.note].filter(Boolean).join(' · ');
+        const loan = loans[at];
+        const out = loan ? outWords(loan, today()) : '';
+        const detail = [out, amount, dueWords(lot, item, today(), guide), lot.note].filter(Boolean).join(' · ');
         return (
           <ListRow
             key={lot.id}

@@ -1,4 +1,4 @@
-import { guideOf, stockOf, type HouseholdState } from '@ours/core';
+import { guideOf, loanOfNook, stockOf, type HouseholdState } from '@ours/core';
 import { useLocalSearchParams, useRouter } from 'expo-router';
 import { useCallback, useEffect, useState } from 'react';
 import { useMedia, XStack, YStack } from 'tamagui';
@@ -13,12 +13,16 @@ import { NotHere } from '@/kit/layout/NotHere';
 import { Screen } from '@/kit/layout/Screen';
 import { useContentWidth } from '@/kit/layout/useContentWidth';
 import { Small, Strong, Text } from '@/kit/text/Text';
+import { PhotoStrip } from '@/features/pictures';
 import { AddBins, NookPanel } from '@/features/spaces';
 import { CHEMICAL_CAUTION, levelWords, namesWords } from '@/features/spaces/words';
 import { OpenDoorView, useFront } from '@/features/drawing';
 import { wayTo } from '@/shared/placeWords';
+import { LendDialog } from './LendDialog';
 import { LevelDialog } from './LevelDialog';
 import { inUseOrder, LotList, type ListedLot } from './LotList';
+import { useBringBack } from './useBringBack';
+import { outWords } from './words';
 
 function listLots(state: HouseholdState, nookId: string): ListedLot[] {
   return state.lotsIn(nookId).flatMap((lot) => {
@@ -38,6 +42,9 @@ export function NookScreen() {
   const content = useContentWidth();
   const [more, setMore] = useState(false);
   const [levelling, setLevelling] = useState(false);
+  const [lending, setLending] = useState(false);
+  const { bringBack, dialog: backDialog } = useBringBack();
+  const loan = useHousehold(({ state }) => (id ? loanOfNook(state, id) : null));
   const found = useHousehold(({ state }) => {
     const nook = id ? state.nook(id) : undefined;
     const path = id ? wayTo(state, id) : null;
@@ -129,8 +136,24 @@ export function NookScreen() {
         </Small>
       ) : null}
       {nook.kind === 'bin' && levelling ? <LevelDialog bin={nook.row} onClose={() => setLevelling(false)} /> : null}
+      {loan ? (
+        <XStack paddingHorizontal={16} paddingBottom={8} gap={8} alignItems="center" role="status">
+          <YStack flex={1} minWidth={0}>
+            <Strong>{outWords(loan, today())}</Strong>
+            <Small>{loan.whatId === id ? 'its place is kept' : `with ${loan.what}`}</Small>
+          </YStack>
+          <Button label="It is back" onPress={() => bringBack(loan)} />
+        </XStack>
+      ) : null}
+      {backDialog}
+      {lending ? <LendDialog what={{ whatId: id, name }} onClose={() => setLending(false)} /> : null}
       {more ? (
         <YStack>
+          {loan || nook.kind !== 'bin' ? null : (
+            <XStack paddingHorizontal={16} paddingBottom={8}>
+              <Button label="Lend it, take it out …" onPress={() => setLending(true)} />
+            </XStack>
+          )}
           <NookPanel nookId={id} onGone={() => router.replace(spaceId ? `/space/${spaceId}` : '/nooks')} />
           {nook.kind === 'space' ? null : (
             <YStack padding={16}>
@@ -139,6 +162,7 @@ export function NookScreen() {
           )}
         </YStack>
       ) : null}
+      <PhotoStrip ofId={id} name={name} />
       <TwoPane
         gap={0}
         left={list}

@@ -12,10 +12,12 @@ import {
   isThawed,
   pluralUnit,
   type CivilDate,
+  type Condition,
   type Due,
   type ItemRow,
   type KeepingGuide,
   type LengthUnit,
+  type LoanRow,
   type LotRow,
   type MadeKind,
   type PackSize,
@@ -45,6 +47,24 @@ export function lotAmountWords(lot: LotRow, item: ItemRow): string {
   if (lot.packSize === null || isMeasure(item.unit)) return amount;
   return `${amount} of ${sizeWords(lot.packSize)}`;
 }
+
+/** Who has something, or where it is, since when: `lent to the mill since 3 May`, `on the kitchen table since today`. */
+export function outWords(
+  { way, to, outOn, dueOn }: Pick<LoanRow, 'way' | 'to' | 'outOn' | 'dueOn'>,
+  today: CivilDate,
+): string {
+  const since = outOn === today ? 'today' : dayWords(outOn, today);
+  const where = way === 'lent' ? `lent to ${to}` : to;
+  return `${where} since ${since}${dueOn === null ? '' : `, due back ${dayWords(dueOn, today)}`}`;
+}
+
+export const CONDITION_WORDS: Readonly<Record<Condition, string>> = {
+  to_mend: 'to mend',
+  to_wash: 'to wash',
+  to_repaint: 'to repaint',
+  worn: 'worn',
+  part_missing: 'a part is missing',
+};
 
 export const MADE_WORDS: Readonly<Record<MadeKind, string>> = {
   made: 'Made',
@@ -80,6 +100,7 @@ export function dueWords(lot: LotRow, item: ItemRow, today: CivilDate, guide: Ke
   if (lot.openedOn !== null) parts.push(`opened ${dayWords(lot.openedOn, today)}`);
   if (due) parts.push(`${REASON[due.reason]} ${dayWords(due.on, today)}${due.guessedFrom ? ' (a guess)' : ''}`);
   if (lot.decantedOn) parts.push(`in the jar since ${dayWords(lot.decantedOn, today)}`);
+  if (lot.condition) parts.push(CONDITION_WORDS[lot.condition]);
   if (lot.inUseOn) parts.push(`in use since ${dayWords(lot.inUseOn, today)}`);
   if (lot.madeOn) parts.push(`${MADE_WORDS[lot.madeKind ?? 'made'].toLowerCase()} ${dayWords(lot.madeOn, today)}`);
   return parts.join(', ');

@@ -19,3 +19,5 @@ export { default as ZoomOut } from 'lucide-react-native/icons/zoom-out';
 export { default as Share } from 'lucide-react-native/icons/share-2';
 export { default as Check } from 'lucide-react-native/icons/check';
 export { default as Grip } from 'lucide-react-native/icons/grip-vertical';
+export { default as Warning } from 'lucide-react-native/icons/triangle-alert';
+export { default as Camera } from 'lucide-react-native/icons/camera';

@@ -1,0 +1,3 @@
+import { PersonCareScreen } from '@/features/care/PersonCareScreen';
+
+export default PersonCareScreen;

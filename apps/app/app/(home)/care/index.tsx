@@ -1,0 +1,3 @@
+import { CareScreen } from '@/features/care/CareScreen';
+
+export default CareScreen;

@@ -1,0 +1,3 @@
+import { KitScreen } from '@/features/kits/KitScreen';
+
+export default KitScreen;

@@ -1,0 +1,3 @@
+import { KitsScreen } from '@/features/kits/KitsScreen';
+
+export default KitsScreen;

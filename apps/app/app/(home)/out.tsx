@@ -1,0 +1,3 @@
+import { OutScreen } from '@/features/lending/OutScreen';
+
+export default OutScreen;

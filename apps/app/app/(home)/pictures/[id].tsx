@@ -1,0 +1,3 @@
+import { PicturesScreen } from '@/features/pictures/PicturesScreen';
+
+export default PicturesScreen;

@@ -1,0 +1,3 @@
+import { TourScreen } from '@/features/tour/TourScreen';
+
+export default TourScreen;

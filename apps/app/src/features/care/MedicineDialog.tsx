@@ -1,0 +1,243 @@
+import {
+  limitFor,
+  medicineOf,
+  sameIngredient,
+  type ItemRow,
+  type MedicineFields,
+  type MedicineRow,
+  type PackageLimit,
+} from '@ours/core';
+import { useState } from 'react';
+import { XStack, YStack } from 'tamagui';
+import { Field } from '@/kit/form/Field';
+import { Dialog } from '@/kit/layout/Dialog';
+import { Button } from '@/kit/press/Button';
+import { Small, Strong } from '@/kit/text/Text';
+import { useHousehold, useHouseholdContext } from '@/shared/HouseholdProvider';
+import { opContext, today } from '@/shared/opContext';
+import { PersonChoice } from '@/shared/PersonChoice';
+import { useRunCommand } from '@/shared/useRunCommand';
+import { typedWords } from './words';
+
+/** What is noted of a medicine: ingredient, what for, whose; and what stands on its package, typed by somebody. */
+export function MedicineDialog({ item, onClose }: { item: ItemRow; onClose: () => void }) {
+  const medicine = useHousehold(({ state }) => medicineOf(state, item.id));
+  return <OpenMedicine key={medicine?.id ?? 'new'} item={item} medicine={medicine} onClose={onClose} />;
+}
+
+const numberIn = (text: string): number | null => {
+  const value = Number(text.trim().replace(',', '.'));
+  return text.trim() === '' ? null : value;
+};
+
+function OpenMedicine({
+  item,
+  medicine,
+  onClose,
+}: {
+  item: ItemRow;
+  medicine: MedicineRow | null;
+  onClose: () => void;
+}) {
+  const runCommand = useRunCommand();
+  const { me } = useHouseholdContext();
+  const day = today();
+  const [ingredient, setIngredient] = useState(medicine?.ingredient ?? '');
+  const [forWhat, setForWhat] = useState((medicine?.forWhat ?? []).join(', '));
+  const [personIds, setPersonIds] = useState<readonly string[]>(medicine?.personIds ?? []);
+  const [typing, setTyping] = useState(false);
+  const { people, alike, typedBy } = useHousehold(({ state, version }) => ({
+    version,
+    people: state.all('person').map(({ id, name }) => ({ id, name })),
+    alike: sameIngredient(state, medicine).flatMap((one) => state.get('item', one.itemId)?.name ?? []),
+    typedBy: (id: string | null) => (id === null ? null : (state.get('person', id)?.name ?? null)),
+  }));
+  const fields = (): Omit<MedicineFields, 'limits'> => ({
+    itemId: item.id,
+    ingredient: ingredient.trim() === '' ? null : ingredient.trim().slice(0, 80),
+    forWhat: forWhat
+      .split(',')
+      .map((words) => words.trim().slice(0, 60))
+      .filter((words, at, all) => words !== '' && all.indexOf(words) === at)
+      .slice(0, 12),
+    personIds: [...personIds],
+  });
+  const save = (limits: PackageLimit[], done: string): void =>
+    void runCommand(
+      'medicine_saved',
+      medicine
+        ? [{ op: 'change', entity: 'medicine', id: medicine.id, fields: { ...fields(), limits } }]
+        : [{ op: 'create', entity: 'medicine', id: opContext().newId(), fields: { ...fields(), limits } }],
+      done,
+    );
+  const limits = medicine?.limits ?? [];
+  if (typing)
+    return (
+      <LimitDialog
+        medicine={medicine}
+        typedById={me.personId ?? null}
+        day={day}
+        onClose={() => setTyping(false)}
+        onSave={(limit) => {
+          save(
+            [...limits.filter(({ personId }) => personId !== limit.personId), limit],
+            'Kept as it stands on the package.',
+          );
+          setTyping(false);
+        }}
+      />
+    );
+  return (
+    <Dialog title={item.name} open onClose={onClose}>
+      <Field
+        label="Active ingredient, as printed"
+        hint="The same ingredient under another name is pointed out."
+        value={ingredient}
+        onChangeText={setIngredient}
+        maxLength={80}
+      />
+      {alike.length > 0 ? <Strong>{`The same ingredient as: ${alike.join(', ')}.`}</Strong> : null}
+      <Field
+        label="What for (comma between)"
+        placeholder="Fever, Pain"
+        value={forWhat}
+        onChangeText={setForWhat}
+        maxLength={400}
+      />
+      {people.length > 0 ? (
+        <YStack gap={4} role="group" aria-label="Whose">
+          <Small>Whose; nobody chosen: everybody’s</Small>
+          <XStack gap={6} flexWrap="wrap">
+            {people.map(({ id, name }) => (
+              <Button
+                key={id}
+                label={name}
+                selected={personIds.includes(id)}
+                onPress={() =>
+                  setPersonIds(personIds.includes(id) ? personIds.filter((one) => one !== id) : [...personIds, id])
+                }
+              />
+            ))}
+          </XStack>
+        </YStack>
+      ) : null}
+      <YStack gap={4}>
+        <Small>On the package</Small>
+        {limits.length === 0 ? <Small>Nothing was typed from it yet.</Small> : null}
+        {limits.map((limit) => (
+          <Small key={limit.personId ?? 'all'} color="$color">
+            {`${limit.personId === null ? '' : `For ${typedBy(limit.personId) ?? ''}: `}${typedWords(limit, typedBy(limit.typedById), day)}`}
+          </Small>
+        ))}
+        <XStack>
+          <Button label="Type it from the package …" onPress={() => setTyping(true)} />
+        </XStack>
+      </YStack>
+      <XStack gap={8}>
+        <Button
+          grow
+          kind="primary"
+          label="Save"
+          onPress={() => {
+            save([...limits], `Saved: ${item.name}.`);
+            onClose();
+          }}
+        />
+        <Button label="Cancel" onPress={onClose} />
+      </XStack>
+      {medicine ? (
+        <Button
+          kind="quiet"
+          label="Not a medicine"
+          onPress={() => {
+            onClose();
+            void runCommand(
+              'medicine_removed',
+              [{ op: 'retire', entity: 'medicine', id: medicine.id }],
+              `${item.name} is a thing like others again; its log is kept.`,
+            );
+          }}
+        />
+      ) : null}
+    </Dialog>
+  );
+}
+
+/** What stands on the package, for everybody or one person: the words, and the two figures in them. */
+function LimitDialog({
+  medicine,
+  typedById,
+  day,
+  onClose,
+  onSave,
+}: {
+  medicine: MedicineRow | null;
+  typedById: string | null;
+  day: string;
+  onClose: () => void;
+  onSave: (limit: PackageLimit) => void;
+}) {
+  const [personId, setPersonId] = useState<string | null>(null);
+  const known =
+    medicine?.limits.find((limit) => limit.personId === personId) ??
+    (personId === null ? limitFor(medicine, '') : null);
+  const [words, setWords] = useState(known?.words ?? '');
+  const [hours, setHours] = useState(known?.leastHours ? String(known.leastHours) : '');
+  const [most, setMost] = useState(known?.mostInDay ? String(known.mostInDay) : '');
+  const [by, setBy] = useState(typedById);
+  const [sent, setSent] = useState(false);
+  const [leastHours, mostInDay] = [numberIn(hours), numberIn(most)];
+  const hoursProblem =
+    leastHours !== null && !(leastHours >= 0.25 && leastHours <= 720)
+      ? `“${hours}” are no hours; write a number from 0.25 to 720.`
+      : undefined;
+  const mostProblem =
+    mostInDay !== null && !(Number.isInteger(mostInDay) && mostInDay >= 1 && mostInDay <= 50)
+      ? `“${most}” is no number of times; write a whole number from 1 to 50.`
+      : undefined;
+  const save = (): void => {
+    setSent(true);
+    if (words.trim() === '' || hoursProblem || mostProblem) return;
+    onSave({ personId, leastHours, mostInDay, words: words.trim(), typedById: by, typedOn: day });
+  };
+  return (
+    <Dialog title="What stands on the package" open onClose={onClose}>
+      <Small>Nothing is known here that nobody typed. Type it as it is printed, or as the doctor wrote it.</Small>
+      <PersonChoice label="For" value={personId} nobody="Everybody" onChange={setPersonId} />
+      <Field
+        label="Its words"
+        value={words}
+        onChangeText={setWords}
+        maxLength={400}
+        multiline
+        placeholder="not again within … hours, at most … times in 24 hours"
+        problem={sent && words.trim() === '' ? 'The words of the package are needed.' : undefined}
+      />
+      <Field
+        label="Not again within how many hours, if it says so"
+        value={hours}
+        onChangeText={setHours}
+        inputMode="decimal"
+        problem={hoursProblem}
+      />
+      <Field
+        label="At most how many times in 24 hours, if it says so"
+        value={most}
+        onChangeText={setMost}
+        inputMode="numeric"
+        problem={mostProblem}
+      />
+      <PersonChoice
+        label="Who typed it"
+        value={by}
+        nobody="Not said"
+        only={(role) => role === 'adult'}
+        onChange={setBy}
+      />
+      <XStack gap={8}>
+        <Button grow kind="primary" label="Save" onPress={save} />
+        <Button label="Back" onPress={onClose} />
+      </XStack>
+    </Dialog>
+  );
+}

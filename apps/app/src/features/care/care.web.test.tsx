@@ -1,0 +1,114 @@
+import 'fake-indexeddb/auto';
+import type { CareEntryFields, TaggedRow } from '@ours/core';
+import { act, fireEvent, screen, waitFor } from '@testing-library/react';
+import { CareScreen } from './CareScreen';
+import { PersonCareScreen } from './PersonCareScreen';
+import { ID, sampleRows } from '@/data/store/sampleRows.test-support';
+import { openWith, queued } from '@/shared/planHome.test-support';
+
+const mockGo = jest.fn();
+const mockPim = '019ab2f0-0000-7000-8000-0000000000a1';
+jest.mock('expo-router', () => ({
+  usePathname: () => '/care',
+  useLocalSearchParams: () => ({ person: mockPim }),
+  useRouter: () => ({ push: mockGo, replace: mockGo, canGoBack: () => false }),
+}));
+beforeEach(() => mockGo.mockClear());
+
+const base = (id: string) => ({ id, seq: 1, retired: false });
+const HOUR_MS = 3_600_000;
+const given = (id: string, hoursAgo: number, more: Partial<CareEntryFields> = {}): TaggedRow => ({
+  entity: 'care_entry',
+  row: {
+    ...base(id),
+    personId: mockPim,
+    itemId: ID.item,
+    at: new Date(Date.now() - hoursAgo * HOUR_MS).toISOString(),
+    amount: '5 ml',
+    temperatureTenthC: null,
+    byId: null,
+    byName: 'Runa',
+    ...more,
+  },
+});
+const home = (...more: TaggedRow[]): TaggedRow[] => [
+  ...sampleRows(),
+  {
+    entity: 'person',
+    row: { ...base(mockPim), name: 'Pim', role: 'child', ageYears: 4, reachTenthMm: null, note: '' },
+  },
+  ...more,
+];
+const medicine = (limited: boolean): TaggedRow => ({
+  entity: 'medicine',
+  row: {
+    ...base('019ab2f0-0000-7000-8000-0000000000a2'),
+    itemId: ID.item,
+    ingredient: 'Paracetamol',
+    forWhat: ['Fever'],
+    personIds: [],
+    limits: limited
+      ? [
+          {
+            personId: null,
+            leastHours: 6,
+            mostInDay: 4,
+            words: 'not again within 6 hours',
+            typedById: null,
+            typedOn: '2026-11-12',
+          },
+        ]
+      : [],
+  },
+});
+const press = (name: string | RegExp): Promise<void> =>
+  act(async () => {
+    fireEvent.click(screen.getByRole('button', { name }));
+  });
+
+it('by what was typed from the package: not yet; it advises nothing, and without a signal it says that others may know more', async () => {
+  await openWith(<PersonCareScreen />, home(medicine(true), given('e1', 1), given('e2', 12)));
+  expect(await screen.findByText(/^By the package: not before /)).toBeTruthy();
+  expect(screen.getByText('2 of at most 4 in 24 hours')).toBeTruthy();
+  expect(screen.getByText('This is a log; it advises no dose.')).toBeTruthy();
+  expect(screen.getByText(/ask a pharmacist or doctor/)).toBeTruthy();
+  expect(await screen.findByText('This phone has no signal now.')).toBeTruthy();
+});
+
+it('where nobody typed anything it says that it does not know', async () => {
+  await openWith(<PersonCareScreen />, home(medicine(false), given('e1', 1)));
+  expect(await screen.findByText('Nothing was typed from the package')).toBeTruthy();
+  expect(screen.getByText('It is not known here how often it may be given.')).toBeTruthy();
+});
+
+it('records what was given, though it is early, with the temperature before', async () => {
+  await openWith(<PersonCareScreen />, home(medicine(true), given('e1', 1)));
+  await screen.findByText(/^By the package/);
+  await press('Record what was given');
+  expect(screen.getByRole('alert').textContent).toMatch(/Record only what was really given\.$/);
+  fireEvent.change(screen.getByLabelText(/^Temperature before/), { target: { value: '412' } });
+  expect(screen.getByText(/“412” is no temperature of a person/)).toBeTruthy();
+  fireEvent.change(screen.getByLabelText(/^Temperature before/), { target: { value: '38,9' } });
+  await press('Record it');
+  await waitFor(async () => expect(await queued()).toHaveLength(1));
+  const [command] = await queued();
+  expect(command!.ops).toMatchObject([
+    { op: 'create', entity: 'care_entry', fields: { amount: '5 ml', temperatureTenthC: 389, personId: mockPim } },
+  ]);
+  expect(screen.getByText('2 of at most 4 in 24 hours')).toBeTruthy();
+});
+
+it('an entry later than this clock: check both clocks', async () => {
+  await openWith(<PersonCareScreen />, home(medicine(true), given('e1', -2)));
+  expect(await screen.findByText(/later than this phone’s clock shows: check both clocks/)).toBeTruthy();
+});
+
+it('the poison centre’s number is typed in, and can be called', async () => {
+  await openWith(<CareScreen />, home(medicine(true)));
+  await screen.findByText(/^no number yet/);
+  await press('Add number');
+  fireEvent.change(screen.getByLabelText('Its telephone number'), { target: { value: '+00 123 456' } });
+  await press('Save');
+  const number = await screen.findByText('+00 123 456');
+  expect(number.closest('a')?.getAttribute('href')).toBe('tel:+00123456');
+});

@@ -1,0 +1,56 @@
+import {
+  clockWords,
+  inDayWords,
+  lastTimeAt,
+  momentWords,
+  readTemperature,
+  spanOfMinutes,
+  temperatureWords,
+} from './words';
+
+const at = (day: number, hour: number, minute = 0): number => new Date(2026, 10, day, hour, minute).getTime();
+const iso = (ms: number): string => new Date(ms).toISOString();
+
+it('a moment is said as short as it can be', () => {
+  const now = at(25, 11, 40);
+  expect(momentWords(iso(at(25, 6, 30)), now)).toBe('06:30');
+  expect(momentWords(iso(at(24, 22, 10)), now)).toBe('Tue 22:10');
+  expect(momentWords(iso(at(3, 15, 45)), now)).toBe('3 Nov 15:45');
+  expect(momentWords(iso(at(26, 1)), now)).toBe('26 Nov 01:00');
+});
+
+it('a time that was typed is the last one at which the clock showed it', () => {
+  const now = at(25, 6, 30);
+  expect(lastTimeAt('6:05', now)).toBe(at(25, 6, 5));
+  expect(lastTimeAt('22:10', now)).toBe(at(24, 22, 10));
+  expect(lastTimeAt('0630', now)).toBe(now);
+  for (const text of ['', '25:00', '12:60', 'noon', '7']) expect(lastTimeAt(text, now)).toBeNull();
+});
+
+it.each([
+  ['38.9', 'metric', 389],
+  ['38,9 °C', 'metric', 389],
+  ['102', 'inch', 389],
+  ['102.0 °F', 'inch', 389],
+  ['389', 'metric', null],
+  ['12', 'metric', null],
+  ['warm', 'metric', null],
+  ['', 'metric', null],
+] as const)('“%s” in a home of %s is %j tenths of a degree', (text, unit, tenth) => {
+  expect(readTemperature(text, unit)).toBe(tenth);
+});
+
+it('says temperatures, spans and counts', () => {
+  expect(temperatureWords(389, 'metric')).toBe('38.9 °C');
+  expect(temperatureWords(389, 'inch')).toBe('102.0 °F');
+  expect([50, 60, 200, 1439, 2880, 4400].map(spanOfMinutes)).toEqual([
+    '50 min',
+    '1 h',
+    '3 h 20 min',
+    '23 h 59 min',
+    '2 days',
+    '3 days',
+  ]);
+  expect([inDayWords(3, 4), inDayWords(1, null)]).toEqual(['3 of at most 4 in 24 hours', '1 in 24 hours']);
+  expect(clockWords(new Date(at(1, 6, 5)))).toBe('06:05');
+});

@@ -1,0 +1,85 @@
+import { addDays, BODY_TEMPERATURE, celsiusOf, fahrenheitOf, type LengthUnit, type PackageLimit } from '@ours/core';
+import { counted } from '@/kit/text/counted';
+import { dayWords, weekdayWords } from '@/kit/text/dayWords';
+import { today } from '@/shared/opContext';
+
+const two = (value: number): string => String(value).padStart(2, '0');
+const MINUTE_MS = 60_000;
+const HOUR_MIN = 60;
+const DAY_MIN = 1440;
+const NEAR_DAYS = 6;
+
+export const CARE_CAUTION = 'This is a log; it advises no dose.';
+export const CARE_CAUTION_MORE =
+  'The package leaflet counts. If you are unsure, ask a pharmacist or doctor before giving anything.';
+export const NOT_LOCKED =
+  'Not locked: medicines belong where children cannot get at them, and height alone does not keep a climbing child away.';
+
+/** The time on this device's clock: `06:30`. */
+export const clockWords = (at: Date): string => `${two(at.getHours())}:${two(at.getMinutes())}`;
+
+/** When something was, seen from an instant: `06:30`, `Tue 22:10`, `3 Nov 15:45`. */
+export function momentWords(iso: string, nowMs: number): string {
+  const at = new Date(iso);
+  const [day, on] = [today(new Date(nowMs)), today(at)];
+  if (on === day) return clockWords(at);
+  return `${on < day && on >= addDays(day, -NEAR_DAYS) ? weekdayWords(on) : dayWords(on, day)} ${clockWords(at)}`;
+}
+
+/** `50 min`, `3 h`, `3 h 20 min`, `2 days`. */
+export function spanOfMinutes(minutes: number): string {
+  if (minutes < HOUR_MIN) return `${minutes} min`;
+  if (minutes >= 2 * DAY_MIN) return counted(Math.floor(minutes / DAY_MIN), { one: '# day', other: '# days' });
+  const rest = minutes % HOUR_MIN;
+  return `${Math.floor(minutes / HOUR_MIN)} h${rest === 0 ? '' : ` ${rest} min`}`;
+}
+export const minutesUntil = (atMs: number, nowMs: number): number => Math.ceil((atMs - nowMs) / MINUTE_MS);
+export const minutesSince = (atMs: number, nowMs: number): number =>
+  Math.max(0, Math.floor((nowMs - atMs) / MINUTE_MS));
+
+/** `38.9 °C`, or in a home of inches `102.0 °F`. */
+export const temperatureWords = (tenthC: number, unit: LengthUnit): string =>
+  unit === 'metric' ? `${(tenthC / 10).toFixed(1)} °C` : `${fahrenheitOf(tenthC / 10).toFixed(1)} °F`;
+
+/** Who typed the limit, when, and what stands on the package. */
+export const typedWords = (limit: PackageLimit, by: string | null, day: string): string =>
+  `Typed from the package${by === null ? '' : ` by ${by}`}, ${dayWords(limit.typedOn, day)}: “${limit.words}”.`;
+
+/** `3 of at most 4 in 24 hours`; without a limit `3 in 24 hours`. */
+export const inDayWords = (inDay: number, most: number | null): string =>
+  most === null ? `${inDay} in 24 hours` : `${inDay} of at most ${most} in 24 hours`;
+
+/** What is said of another phone of the home. */
+export function phoneWords(name: string, minutes: number): string {
+  return `${name}’s phone was last in touch ${spanOfMinutes(minutes)} ago: what was recorded on it since is not here yet.`;
+}
+/** From so many minutes on it is said that another phone was not in touch. A phone asks every 45 s, the server notes it once a minute. */
+export const QUIET_MIN = 3;
+
+const TIME = /^([01]?\d|2[0-3])[:.h]?([0-5]\d)$/;
+/**
+ * The last time the clock showed this, up to now: `22:10` typed at 06:30 was yesterday.
+ * @returns instant, ms; null: it is no time
+ */
+export function lastTimeAt(text: string, nowMs: number): number | null {
+  const found = TIME.exec(text.trim());
+  if (!found) return null;
+  const at = new Date(nowMs);
+  at.setHours(Number(found[1]), Number(found[2]), 0, 0);
+  if (at.getTime() > nowMs) at.setDate(at.getDate() - 1);
+  return at.getTime();
+}
+
+/** A temperature as it was typed, in tenths of a degree Celsius; null: it is none a person can have. */
+export function readTemperature(text: string, unit: LengthUnit): number | null {
+  const value = Number(
+    text
+      .trim()
+      .replace(',', '.')
+      .replace(/\s*°?\s*[cf]$/i, ''),
+  );
+  if (text.trim() === '' || !Number.isFinite(value)) return null;
+  const celsius = unit === 'metric' ? value : celsiusOf(value);
+  const tenth = Math.round(celsius * 10);
+  return tenth >= BODY_TEMPERATURE.least && tenth <= BODY_TEMPERATURE.most ? tenth : null;
+}

@@ -1,0 +1,1 @@
+export { RecordHere } from './RecordHere';

@@ -1,0 +1,13 @@
+import { useEffect, useState } from 'react';
+
+const AGAIN_MS = 20_000;
+
+/** The instant it is, ms since 1970; told anew three times a minute. */
+export function useNow(): number {
+  const [now, setNow] = useState(() => Date.now());
+  useEffect(() => {
+    const timer = setInterval(() => setNow(Date.now()), AGAIN_MS);
+    return () => clearInterval(timer);
+  }, []);
+  return now;
+}
