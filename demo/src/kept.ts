@@ -55,7 +55,6 @@ const KITS: readonly { name: string; at: string | null; parts: readonly Part[] }
 const PLASTERS_END = 34;
 
 const WAITING: readonly [bin: string, waitsFor: FieldsOf['waiting_place']['waitsFor'], usualDays: number][] = [
-  ['mending', 'mending', 21],
   ['hand wash waiting', 'hand_wash', 7],
 ];
 const WISHES: readonly [space: string, kind: FieldsOf['wish']['kind'], words: string][] = [

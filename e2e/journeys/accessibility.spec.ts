@@ -144,6 +144,48 @@ const VIEWS: [name: string, open: (page: Page, server: HomeServer) => Promise<vo
       await expect(page.getByTestId('round-steps')).toBeVisible();
     },
   ],
+  ...(['Kits', 'Out and waiting', 'Care'] as const).map((name): (typeof VIEWS)[number] => [
+    name,
+    async (page) => {
+      await goTo(page, 'Rounds');
+      await page.getByTestId('keep-links').getByRole('button', { name, exact: true }).click();
+      await expect(page.getByRole('heading', { name, level: 1 })).toBeVisible();
+    },
+  ]),
+  [
+    'what one person was given',
+    async (page) => {
+      await page.getByRole('button', { name: /^Pim/ }).click();
+      await expect(page.getByTestId('by-the-package')).toBeVisible();
+    },
+  ],
+  [
+    'a kit',
+    async (page) => {
+      await goTo(page, 'Rounds');
+      await page.getByTestId('keep-links').getByRole('button', { name: 'Kits', exact: true }).click();
+      await page.getByRole('button', { name: /^Van first-aid kit/ }).click();
+      await expect(page.getByTestId('kit-figures')).toBeVisible();
+    },
+  ],
+  [
+    'pictures of a space',
+    async (page) => {
+      await goTo(page, 'Nooks');
+      await page.getByRole('link', { name: 'Stair press' }).click();
+      await page.getByTestId('photo-strip').getByRole('button', { name: 'Before and after …' }).click();
+      await expect(page.getByRole('button', { name: 'From a file' })).toBeVisible();
+    },
+  ],
+  [
+    'a tour',
+    async (page) => {
+      await goTo(page, 'Nooks');
+      await page.getByRole('link', { name: 'Stair press' }).click();
+      await page.getByRole('button', { name: 'Tour' }).click();
+      await expect(page.getByText(/^Stop 1 of/)).toBeVisible();
+    },
+  ],
   [
     'a freezer as a board',
     async (page) => {

@@ -24,6 +24,7 @@ export function refusalWords(refusal: AnyRefusal): string {
     case 'unknown_id':
       return 'It is no longer there; somebody may have removed it.';
     case 'id_taken':
+      if (refusal.entity === 'round_tick') return 'Somebody else has done this step already; it is booked once.';
       return 'It is there already.';
     case 'code_reads_alike':
       return `The code ${refusal.code} would be taken for ${refusal.other} on a worn label; give this one another code.`;

@@ -71,3 +71,4 @@ export {
   pluralUnit,
 } from './units';
 export { celsiusOf, fahrenheitOf } from './temperature';
+export { idOfWords } from './idOfWords';

@@ -1,6 +1,7 @@
 /** Ticks as operations. */
-import type { CivilDate } from '../base';
-import type { Op, RoundRow, RoundTickFields, RoundTickRow } from '../household';
+import { idOfWords, type CivilDate } from '../base';
+import type { HouseholdState, Op, RoundRow, RoundTickFields, RoundTickRow } from '../household';
+import { opsForRefill, type Refill } from '../restock';
 import type { OpContext } from '../stock';
 
 type Said = Pick<RoundTickFields, 'what'> & Partial<Pick<RoundTickFields, 'step' | 'toOn' | 'minutes'>>;
@@ -33,3 +34,27 @@ export const opsForUntick = (ticks: readonly RoundTickRow[], dueOn: CivilDate, s
 /** After a long time away: rounds are counted from today, and what was missed is let be. */
 export const opsForAfresh = (rounds: readonly Pick<RoundRow, 'id'>[], today: CivilDate): Op[] =>
   rounds.map(({ id }): Op => ({ op: 'change', entity: 'round', id, fields: { startsOn: today } }));
+
+/**
+ * Carries what a step of a refill round says, and ticks it. The tick has the same id on every device: of two people who carry the
+ * same thing without knowing of each other the second one's is refused as a whole, so that it is booked once.
+ */
+export function opsForCarrying(
+  state: HouseholdState,
+  roundId: string,
+  dueOn: CivilDate,
+  step: { key: string; refill: Refill },
+  personId: string | null,
+  context: OpContext,
+): Op[] {
+  const id = idOfWords(`${roundId} ${dueOn} ${step.key}`);
+  const before = state.get('round_tick', id);
+  const fields = { roundId, dueOn, what: 'step' as const, step: step.key, personId, on: context.today };
+  const tick: Op[] = before
+    ? [
+        ...(before.retired ? [{ op: 'restore' as const, entity: 'round_tick' as const, id }] : []),
+        { op: 'change', entity: 'round_tick', id, fields: { personId, on: context.today } },
+      ]
+    : [{ op: 'create', entity: 'round_tick', id, fields: { ...fields, toOn: null, minutes: null } }];
+  return [...tick, ...opsForRefill(state, step.refill, context)];
+}

@@ -1,8 +1,23 @@
-import { HouseholdState, type Rhythm, type RoundFields, type RoundRow, type RoundTickRow } from '../household';
-import { itemFields, lotRow, sampleRows } from '../household/sampleHome.test-support';
+import {
+  applyCommand,
+  HouseholdState,
+  type Rhythm,
+  type RoundFields,
+  type RoundRow,
+  type RoundTickRow,
+} from '../household';
+import {
+  AS_ADULT,
+  binFields,
+  idMaker,
+  itemFields,
+  lotRow,
+  runOps,
+  sampleRows,
+} from '../household/sampleHome.test-support';
 import { READY_MADE } from './readyMade';
 import { dueDays, nextDue, rhythmProblem } from './rhythm';
-import { opsForAfresh, opsForTick, opsForUntick } from './roundOps';
+import { opsForAfresh, opsForCarrying, opsForTick, opsForUntick } from './roundOps';
 import { homeElsewhere, stepsOfRound } from './steps';
 import { roundNow, roundsNow, stepsDone } from './turns';
 
@@ -187,5 +202,72 @@ describe('steps', () => {
     ];
     expect([...stepsDone(ticks, '2026-11-25').keys()]).toEqual(['n bin']);
     expect(opsForUntick(ticks, '2026-11-25', 'n bin')).toHaveLength(2);
+  });
+});
+
+describe('a refill round', () => {
+  const SUNDAY = '2026-11-29';
+  const context = { newId: idMaker(), now: '2026-11-29T10:00:00.000Z', today: SUNDAY };
+  const home = (there: number, refillOn: number | null): HouseholdState => {
+    const state = new HouseholdState();
+    for (const row of sampleRows()) state.put(row);
+    state.put({ entity: 'bin', row: { ...binFields({ code: 'XX1-1', name: 'store' }), ...base('store') } });
+    const front = { nookId: 'bin', leastThousandths: 1000, fullThousandths: 6000, decanted: null, refillOn };
+    state.put({ entity: 'item', row: { ...itemFields({ name: 'Salt', front }), ...base('salt') } });
+    const lot = (id: string, nookId: string, count: number) =>
+      lotRow(id, { itemId: 'salt', nookId, quantityThousandths: count * 1000, bookThousandths: count * 1000 });
+    state.put({ entity: 'lot', row: lot('front', 'bin', there) });
+    state.put({ entity: 'lot', row: lot('reserve', 'store', 20) });
+    return state;
+  };
+  const refillRound = round({ kind: 'refill', rhythm: rule('FREQ=WEEKLY;BYDAY=SU') });
+  const saltIn = (state: HouseholdState, nookId: string): number =>
+    state.lotsIn(nookId).reduce((sum, lot) => sum + (lot.itemId === 'salt' ? lot.quantityThousandths : 0), 0) / 1000;
+
+  it('carries what runs low on any day, and on its day what is not full', () => {
+    expect(stepsOfRound(home(1, null), refillRound, '2026-11-27')).toMatchObject([
+      { key: 'r salt', refill: { fromNookId: 'store', toNookId: 'bin', amountThousandths: 5000 } },
+    ]);
+    expect(stepsOfRound(home(4, 0), refillRound, '2026-11-27')).toEqual([]);
+    expect(stepsOfRound(home(4, 0), refillRound, '2026-11-27', SUNDAY)).toMatchObject([
+      { refill: { amountThousandths: 2000 } },
+    ]);
+    const elsewhere = round({ kind: 'refill', nookIds: ['top'] });
+    expect(stepsOfRound(home(6, 0), elsewhere, SUNDAY)).toEqual([]);
+  });
+
+  it('two people carry the same without knowing of each other: it is booked once', () => {
+    const state = home(1, null);
+    state.put({ entity: 'round', row: refillRound });
+    const [step] = stepsOfRound(state, refillRound, SUNDAY);
+    const carry = (by: string) =>
+      opsForCarrying(state, 'r', SUNDAY, { key: step!.key, refill: step!.refill! }, by, context);
+    const [first, second] = [carry('runa'), carry('eskil')];
+    runOps(state, first, context);
+    expect([saltIn(state, 'bin'), saltIn(state, 'store')]).toEqual([6, 15]);
+    const refused = applyCommand(
+      state,
+      { id: context.newId(), intent: 'tested', occurredAt: context.now, ops: second },
+      AS_ADULT,
+    );
+    expect(refused).toMatchObject({ ok: false, refusal: { kind: 'id_taken', entity: 'round_tick' } });
+    expect([saltIn(state, 'bin'), saltIn(state, 'store')]).toEqual([6, 15]);
+    expect([...stepsDone(state.all('round_tick'), SUNDAY).keys()]).toEqual(['r salt']);
+  });
+
+  it('taken back it can be carried again', () => {
+    const state = home(1, null);
+    state.put({ entity: 'round', row: refillRound });
+    const carry = () => {
+      const [step] = stepsOfRound(state, refillRound, SUNDAY);
+      return opsForCarrying(state, 'r', SUNDAY, { key: step!.key, refill: step!.refill! }, null, context);
+    };
+    const ops = carry();
+    runOps(state, ops.slice(0, 1), context);
+    const tick = state.all('round_tick')[0]!;
+    runOps(state, [{ op: 'retire', entity: 'round_tick', id: tick.id }], context);
+    runOps(state, carry(), context);
+    expect(state.all('round_tick')).toHaveLength(1);
+    expect(saltIn(state, 'bin')).toBe(6);
   });
 });

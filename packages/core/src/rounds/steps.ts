@@ -1,6 +1,7 @@
 /** What there is to do in a turn of a round, place by place. */
 import { addDays, type CivilDate } from '../base';
 import type { HouseholdState, LotRow, RoundRow } from '../household';
+import { refillsOf, type Refill } from '../restock';
 import { nooksWithin } from '../spaces';
 import { stockOf } from '../stock';
 
@@ -13,7 +14,12 @@ export interface RoundStep {
   words: string | null;
   /** Lots that are looked at, the ones that end first before the others. */
   lots: LotRow[];
+  /** Of a refill: what is carried, from where to where. */
+  refill: Refill | null;
 }
+
+/** What the key of a refill's step begins with; the thing's id follows. */
+export const REFILL_KEY = 'r ';
 
 /** An expiry round looks at what ends within so many days. Own default. */
 const ENDS_WITHIN_DAYS = 14;
@@ -23,10 +29,24 @@ const ENDS_WITHIN_DAYS = 14;
  * - `expiry`, `medicine`: places where something is too late or ends within two weeks, with those lots
  * - `count`, `supplies`: its places, with all that lies there
  * - `catch_all`: its places, with what lies there and since when
+ * - `refill`: what is carried from the reserve to where it is used, in walking order
+ * @param dueOn the day of the turn: what has its refill day then is filled up
  */
-export function stepsOfRound(state: HouseholdState, round: RoundRow, today: CivilDate): RoundStep[] {
-  const own = round.steps.map((words): RoundStep => ({ key: `w ${words}`, nookId: null, words, lots: [] }));
-  const at = (nookId: string, lots: LotRow[]): RoundStep => ({ key: `n ${nookId}`, nookId, words: null, lots });
+export function stepsOfRound(state: HouseholdState, round: RoundRow, today: CivilDate, dueOn = today): RoundStep[] {
+  const own = round.steps.map((words): RoundStep => ({
+    key: `w ${words}`,
+    nookId: null,
+    words,
+    lots: [],
+    refill: null,
+  }));
+  const at = (nookId: string, lots: LotRow[]): RoundStep => ({
+    key: `n ${nookId}`,
+    nookId,
+    words: null,
+    lots,
+    refill: null,
+  });
   /** Its places with all that lies there. */
   const whole = (): RoundStep[] =>
     round.nookIds
@@ -49,6 +69,21 @@ export function stepsOfRound(state: HouseholdState, round: RoundRow, today: Civi
       // What has a home elsewhere can go at once: first.
       const goes = (lot: LotRow): number => Number(homeElsewhere(state, round, lot) === null);
       return [...own, ...whole().map((step) => ({ ...step, lots: [...step.lots].sort((a, b) => goes(a) - goes(b)) }))];
+    }
+    case 'refill': {
+      const within = new Set(round.nookIds.flatMap((id) => nooksWithin(state, id)));
+      return [
+        ...own,
+        ...refillsOf(state, { today: dueOn, toLast: (id) => state.get('item', id)?.front?.fullThousandths ?? null })
+          .filter(({ fromNookId, toNookId }) => within.size === 0 || within.has(fromNookId) || within.has(toNookId))
+          .map((refill): RoundStep => ({
+            key: `${REFILL_KEY}${refill.item.id}`,
+            nookId: refill.toNookId,
+            words: null,
+            lots: [],
+            refill,
+          })),
+      ];
     }
     case 'count':
     case 'supplies':

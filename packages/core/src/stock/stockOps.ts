@@ -36,10 +36,10 @@ export const eventOp = (
   return { op: 'event', event };
 };
 
-/** What is to be used first comes first: opened before closed, then by the date that counts, undated last. */
+/** What is to be used first comes first: opened before closed, then by the date that counts, undated last; what is out comes after all. */
 export function oldestFirst(lots: readonly LotRow[], item: ItemRow, guide: KeepingGuide): LotRow[] {
   const key = (lot: LotRow): string =>
-    `${lot.openedOn === null ? 1 : 0}${effectiveDue(lot, item, guide)?.on ?? '9999-99-99'}`;
+    `${lot.inUseOn ? 1 : 0}${lot.openedOn === null ? 1 : 0}${effectiveDue(lot, item, guide)?.on ?? '9999-99-99'}`;
   return [...lots].sort((a, b) => key(a).localeCompare(key(b)) || (a.id < b.id ? -1 : 1));
 }
 

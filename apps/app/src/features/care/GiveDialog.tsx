@@ -18,9 +18,10 @@ import { LabelledLine } from '@/kit/layout/LabelledLine';
 import { Button } from '@/kit/press/Button';
 import { figureWords } from '@/kit/text/counted';
 import { Strong, Text } from '@/kit/text/Text';
-import { useHousehold, useHouseholdContext } from '@/shared/HouseholdProvider';
+import { useHousehold } from '@/shared/HouseholdProvider';
 import { opContext } from '@/shared/opContext';
 import { PersonChoice } from '@/shared/PersonChoice';
+import { useOwnPerson } from '@/shared/useOwnPerson';
 import { useHome } from '@/shared/useHome';
 import { useRunCommand } from '@/shared/useRunCommand';
 import { clockWords, lastTimeAt, momentWords, readTemperature, temperatureWords } from './words';
@@ -45,14 +46,13 @@ export function GiveDialog({
   nowMs: number;
   onClose: () => void;
 }) {
-  const { me } = useHouseholdContext();
   const { unit } = useHome();
   const runCommand = useRunCommand();
   const [amount, setAmount] = useState(now?.given[0]?.amount ?? '');
   const [when, setWhen] = useState<When>('now');
   const [time, setTime] = useState('');
   const [warm, setWarm] = useState('');
-  const [byId, setById] = useState<string | null>(me.personId ?? null);
+  const [byId, setById] = useState<string | null>(useOwnPerson());
   const counted = item !== null && COUNTED_UNITS.has(item.unit);
   const [taken, setTaken] = useState(0);
   const [sent, setSent] = useState(false);
@@ -88,7 +88,7 @@ export function GiveDialog({
       amount: item === null ? '' : amount.trim(),
       temperatureTenthC: temperature,
       byId,
-      byName: byName ?? me.name,
+      byName: byName ?? '',
     };
     onClose();
     void runCommand(
@@ -146,7 +146,7 @@ export function GiveDialog({
       <PersonChoice
         label={item === null ? 'Who took it' : 'Who gave it'}
         value={byId}
-        nobody={me.name}
+        nobody="Somebody else"
         only={(role) => role === 'adult'}
         onChange={setById}
       />

@@ -13,9 +13,10 @@ import { Field } from '@/kit/form/Field';
 import { Dialog } from '@/kit/layout/Dialog';
 import { Button } from '@/kit/press/Button';
 import { Small, Strong } from '@/kit/text/Text';
-import { useHousehold, useHouseholdContext } from '@/shared/HouseholdProvider';
+import { useHousehold } from '@/shared/HouseholdProvider';
 import { opContext, today } from '@/shared/opContext';
 import { PersonChoice } from '@/shared/PersonChoice';
+import { useOwnPerson } from '@/shared/useOwnPerson';
 import { useRunCommand } from '@/shared/useRunCommand';
 import { typedWords } from './words';
 
@@ -40,7 +41,7 @@ function OpenMedicine({
   onClose: () => void;
 }) {
   const runCommand = useRunCommand();
-  const { me } = useHouseholdContext();
+  const own = useOwnPerson();
   const day = today();
   const [ingredient, setIngredient] = useState(medicine?.ingredient ?? '');
   const [forWhat, setForWhat] = useState((medicine?.forWhat ?? []).join(', '));
@@ -75,7 +76,7 @@ function OpenMedicine({
     return (
       <LimitDialog
         medicine={medicine}
-        typedById={me.personId ?? null}
+        typedById={own}
         day={day}
         onClose={() => setTyping(false)}
         onSave={(limit) => {

@@ -47,6 +47,7 @@ import {
   minutesUntil,
   momentWords,
   NOT_LOCKED,
+  passedWords,
   spanOfMinutes,
   temperatureWords,
   typedWords,
@@ -241,7 +242,7 @@ function ByThePackage({
             : notBeforeMs === null
               ? both.length === 0
                 ? 'Nothing of it is in the log'
-                : 'The time typed from the package has passed'
+                : passedWords(limit)
               : `By the package: not before ${momentWords(new Date(notBeforeMs).toISOString(), nowMs)}`}
         </Strong>
         {notBeforeMs === null ? null : <Small>{`in ${spanOfMinutes(minutesUntil(notBeforeMs, nowMs))}`}</Small>}
@@ -293,7 +294,7 @@ function Log({ entries, nowMs }: { entries: readonly CareEntryRow[]; nowMs: numb
   const shown = all ? entries : entries.slice(0, SHOWN);
   return (
     <YStack testID="care-log">
-      <ListHeading title="Given" remark="all people’s phones, one log" />
+      <ListHeading title="Given" remark="one log for all phones" />
       {entries.length === 0 ? <Text padding={16}>Nothing was recorded yet.</Text> : null}
       {shown.map((entry, at) => (
         <YStack key={entry.id} backgroundColor="$background" borderBottomWidth={1} borderColor="$borderColor">

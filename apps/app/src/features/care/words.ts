@@ -49,6 +49,12 @@ export const typedWords = (limit: PackageLimit, by: string | null, day: string):
 export const inDayWords = (inDay: number, most: number | null): string =>
   most === null ? `${inDay} in 24 hours` : `${inDay} of at most ${most} in 24 hours`;
 
+/** Nothing that was typed speaks against now: what it says, not that anything is to be given. */
+export const passedWords = ({ leastHours }: Pick<PackageLimit, 'leastHours'>): string =>
+  leastHours === null
+    ? 'On the package'
+    : `By the package: ${counted(leastHours, { one: '# hour has', other: '# hours have' })} passed since the last`;
+
 /** What is said of another phone of the home. */
 export function phoneWords(name: string, minutes: number): string {
   return `${name}’s phone was last in touch ${spanOfMinutes(minutes)} ago: what was recorded on it since is not here yet.`;

@@ -106,12 +106,7 @@ function OneKit({ kit }: { kit: KitRow }) {
     <Screen
       title={kit.name}
       back="/kits"
-      right={
-        <>
-          {kit.nookId ? <NookPlate nookId={kit.nookId} /> : null}
-          <Button kind="quiet" label="Change" onPress={() => setDialog('change')} />
-        </>
-      }
+      right={kit.nookId ? <NookPlate nookId={kit.nookId} /> : undefined}
       footer={
         <Footer note={lookedWords(kit.lookedOn, looked, day)}>
           {fillable.length > 0 && kit.nookId ? (
@@ -165,7 +160,7 @@ function OneKit({ kit }: { kit: KitRow }) {
       <Figures now={now} />
       {drawing}
       {now.parts.length === 0 ? (
-        <Text padding={16}>Nothing is said to belong to it yet: add it with Change.</Text>
+        <Text padding={16}>Nothing is said to belong to it yet: add it with “Change the kit …”.</Text>
       ) : null}
       {loan ? <Packing now={now} loan={loan} /> : null}
       <YStack testID="kit-parts">
@@ -235,6 +230,7 @@ function OneKit({ kit }: { kit: KitRow }) {
         </>
       ) : null}
       <XStack padding={16} gap={8} flexWrap="wrap">
+        <Button label="Change the kit …" onPress={() => setDialog('change')} />
         <PrintListButton
           file="kit.pdf"
           list={() => ({

@@ -142,6 +142,7 @@ function LoanLine({ loan, day }: { loan: LoanRow; day: string }) {
       <ListRow
         title={title}
         detail={outWords(loan, day)}
+        detailLines={3}
         onPress={() => router.push((kit ? `/kit/${loan.whatId}` : `/nook/${nookId ?? ''}`) as never)}
         right={
           <>

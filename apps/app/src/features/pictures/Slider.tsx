@@ -25,7 +25,7 @@ export function Slider({
   const cut = Math.round((width * at) / WHOLE);
   return (
     <YStack gap={6} testID="before-after">
-      <YStack width={width} height={height} borderRadius={14} overflow="hidden">
+      <YStack position="relative" width={width} height={height} borderRadius={14} overflow="hidden">
         <Picture photo={after} words={photoWords(after, day)} width={width} height={height} cover />
         <YStack position="absolute" top={0} left={0} bottom={0} width={cut} overflow="hidden">
           <Picture photo={before} words={photoWords(before, day)} width={width} height={height} cover />

@@ -2,6 +2,7 @@ import {
   AFRESH_FROM,
   homeElsewhere,
   opsForAfresh,
+  opsForCarrying,
   opsForCounting,
   opsForDiscarding,
   opsForMoving,
@@ -12,11 +13,13 @@ import {
   roundNow,
   stepsDone,
   stepsOfRound,
+  REFILL_KEY,
   ticksOf,
   type HouseholdState,
   type LotRow,
   type Op,
   type RoundRow,
+  type Refill,
   type RoundStep,
 } from '@ours/core';
 import { useLocalSearchParams, useRouter } from 'expo-router';
@@ -34,6 +37,7 @@ import { Small, Strong, Text } from '@/kit/text/Text';
 import { PrintListButton } from '@/features/labels';
 import { amountWords, dueWords } from '@/features/stock/words';
 import { weekdayAndDay } from '@/kit/text/dayWords';
+import { FromTo } from '@/shared/FromTo';
 import { useHousehold, useHouseholdContext } from '@/shared/HouseholdProvider';
 import { NookPlate } from '@/shared/NookPlate';
 import { opContext, today } from '@/shared/opContext';
@@ -81,7 +85,7 @@ function OneRound({ round }: { round: RoundRow }) {
   // Nothing is due: what is done now is done of the next turn.
   const dueOn = turn?.dueOn ?? now.next ?? day;
   const done = stepsDone(ticks, dueOn);
-  const found = stepsOfRound(state, round, day);
+  const found = stepsOfRound(state, round, day, dueOn);
   // What somebody has looked at stays on the list, though nothing ends there any more.
   const gone = [...done.keys()].filter((key) => !found.some((step) => step.key === key));
   const steps = [
@@ -91,6 +95,7 @@ function OneRound({ round }: { round: RoundRow }) {
       nookId: key.startsWith('n ') ? key.slice(2) : null,
       words: key.startsWith('w ') ? key.slice(2) : null,
       lots: [],
+      refill: null,
     })),
   ];
   const { last } = now;
@@ -99,7 +104,14 @@ function OneRound({ round }: { round: RoundRow }) {
   const order = state.get('household', me.householdId)?.dateOrder ?? null;
   const say = (what: Parameters<typeof opsForTick>[3], intent: string, words: string): Promise<unknown> =>
     runCommand(intent, opsForTick(round.id, dueOn, personId, what, opContext()), words);
+  const carry = (step: RoundStep, refill: Refill): void =>
+    void runCommand(
+      'round_step',
+      opsForCarrying(state, round.id, dueOn, { key: step.key, refill }, personId, opContext()),
+      `Carried: ${amountWords(refill.amountThousandths, refill.item.unit)} ${refill.item.name}.`,
+    );
   const tick = (step: RoundStep): void => {
+    if (step.refill && !done.has(step.key)) return carry(step, step.refill);
     if (done.has(step.key)) void runCommand('round_step_undone', opsForUntick(ticks, dueOn, step.key), 'Open again.');
     else void say({ what: 'step', step: step.key }, 'round_step', 'Done.');
   };
@@ -201,7 +213,21 @@ function OneRound({ round }: { round: RoundRow }) {
 }
 
 /** A step on paper: its words or place, then what lies there. */
-function printedLines(state: HouseholdState, { nookId, words, lots }: RoundStep): { words: string; remark: string }[] {
+function printedLines(
+  state: HouseholdState,
+  { key, nookId, words, lots, refill }: RoundStep,
+): { words: string; remark: string }[] {
+  if (refill) {
+    const codes = [refill.fromNookId, refill.toNookId].map((id) => state.nook(id)?.row.code ?? '');
+    return [
+      {
+        words: `${amountWords(refill.amountThousandths, refill.item.unit)} ${refill.item.name}`,
+        remark: codes.join(' to '),
+      },
+    ];
+  }
+  const carried = thingOfStep(state, key);
+  if (carried) return [{ words: carried.name, remark: 'carried' }];
   const way = nookId ? wayTo(state, nookId) : null;
   const title = words ?? way?.steps.slice(-2).join(', ') ?? '';
   return [
@@ -212,6 +238,10 @@ function printedLines(state: HouseholdState, { nookId, words, lots }: RoundStep)
     }),
   ];
 }
+
+/** The thing that a step of a refill carried. */
+const thingOfStep = (state: HouseholdState, key: string) =>
+  key.startsWith(REFILL_KEY) ? (state.get('item', key.slice(REFILL_KEY.length)) ?? null) : null;
 
 /** A step with its place and what lies there; ticked it folds up. */
 function StepRows({
@@ -230,7 +260,10 @@ function StepRows({
   onTick: () => void;
 }) {
   const way = step.nookId ? wayTo(state, step.nookId) : null;
-  const title = step.words ?? way?.steps.slice(-2).join(', ') ?? 'A place that is gone';
+  const thing = step.refill?.item ?? thingOfStep(state, step.key);
+  const title = step.refill
+    ? `${amountWords(step.refill.amountThousandths, step.refill.item.unit)} ${step.refill.item.name}`
+    : (thing?.name ?? step.words ?? way?.steps.slice(-2).join(', ') ?? 'A place that is gone');
   const name = by === null ? null : (state.get('person', by)?.name ?? null);
   const listed = step.lots.map(({ itemId }) => state.get('item', itemId)?.name ?? '').join(', ');
   return (
@@ -244,16 +277,26 @@ function StepRows({
         borderBottomWidth={1}
         borderColor="$borderColor"
       >
-        <CheckSquare label={title} state={ticked ? 'ticked' : 'open'} onPress={onTick} />
+        <CheckSquare
+          label={title}
+          state={ticked ? 'ticked' : 'open'}
+          // What was carried is booked: it is taken back by undoing it.
+          disabled={ticked && thing !== null}
+          onPress={onTick}
+        />
         <YStack flex={1} minWidth={0}>
           <Strong color={ticked ? '$second' : '$color'}>{title}</Strong>
           {ticked ? (
-            <Small>{tickedWords(step.words === null, name)}</Small>
+            <Small>{tickedWords(thing ? 'carried' : step.words === null ? 'looked' : 'done', name)}</Small>
+          ) : step.refill ? (
+            <FromTo from={step.refill.fromNookId} to={step.refill.toNookId}>
+              {null}
+            </FromTo>
           ) : listed === '' ? null : (
             <Small numberOfLines={2}>{listed}</Small>
           )}
         </YStack>
-        {step.nookId ? <NookPlate nookId={step.nookId} /> : null}
+        {step.nookId && !step.refill ? <NookPlate nookId={step.nookId} /> : null}
       </XStack>
       {ticked ? null : step.lots.map((lot) => <StepLot key={lot.id} lot={lot} round={round} state={state} />)}
     </YStack>

@@ -94,8 +94,8 @@ export const wholeWords = (deed: 'used' | 'thrown', quantityThousandths: number)
   quantityThousandths > 1000 ? `All ${deed}` : deed.charAt(0).toUpperCase() + deed.slice(1);
 
 /** A step that was done, and by whom. @param place it is a place that was looked at */
-export const tickedWords = (place: boolean, name: string | null): string =>
-  `${place ? 'looked at' : 'done'}${name === null ? '' : ` by ${name}`}`;
+export const tickedWords = (how: 'looked' | 'carried' | 'done', name: string | null): string =>
+  `${how === 'looked' ? 'looked at' : how}${name === null ? '' : ` by ${name}`}`;
 export const lastWords = (on: CivilDate | null, name: string | null, today: CivilDate): string =>
   on === null ? 'not done yet' : `last done ${dayWords(on, today)}${name === null ? '' : ` by ${name}`}`;
 export const afreshWords = (missed: number): string =>

@@ -10,6 +10,7 @@ import { Small } from '@/kit/text/Text';
 import { useHousehold, useHouseholdContext } from '@/shared/HouseholdProvider';
 import { opContext, today } from '@/shared/opContext';
 import { PersonChoice } from '@/shared/PersonChoice';
+import { useOwnPerson } from '@/shared/useOwnPerson';
 import { useRunCommand } from '@/shared/useRunCommand';
 import { outWords } from './words';
 
@@ -25,7 +26,7 @@ export function LendDialog({ what, onClose }: { what: GoingOut; onClose: () => v
   const present = useHousehold(({ state }) => ('lot' in what ? state.lotsIn(what.lot.nookId) : []));
   const [way, setWay] = useState<LoanFields['way']>('lent');
   const [to, setTo] = useState('');
-  const [byId, setById] = useState<string | null>(me.personId ?? null);
+  const [byId, setById] = useState<string | null>(useOwnPerson());
   const [dueOn, setDueOn] = useState<CivilDate | null>(null);
   const [sent, setSent] = useState(false);
   const lent = way === 'lent';

@@ -40,7 +40,8 @@ export function LotList({ lots }: { lots: readonly ListedLot[] }) {
         // A bare number stands in the stepper already.
         const amount = item.unit === 'piece' && lot.packSize === null ? '' : lotAmountWords(lot, item);
         const loan = loans[at];
-        const out = loan ? outWords(loan, today()) : '';
+        // Where the whole place is out its page says so once.
+        const out = loan && loan.whatId === lot.id ? outWords(loan, today()) : '';
         const detail = [out, amount, dueWords(lot, item, today(), guide), lot.note].filter(Boolean).join(' · ');
         return (
           <ListRow

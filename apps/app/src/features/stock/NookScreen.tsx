@@ -162,7 +162,6 @@ export function NookScreen() {
           )}
         </YStack>
       ) : null}
-      <PhotoStrip ofId={id} name={name} />
       <TwoPane
         gap={0}
         left={list}
@@ -175,6 +174,7 @@ export function NookScreen() {
           </>
         }
       />
+      <PhotoStrip ofId={id} name={name} />
     </Screen>
   );
 }
