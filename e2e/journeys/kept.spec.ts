@@ -157,6 +157,7 @@ test('before and after: made small here, sent after all else, seen on the other 
   await allSaved(page);
 
   const other = await otherPhone(page, server);
+  const fetched = other.waitForResponse((answer) => answer.url().includes('/api/photos/'));
   await openSpace(other, 'Rack 2');
   await other
     .getByTestId('photo-strip')

@@ -72,3 +72,71 @@ test('rounds: a ready-made one is switched on, one of our own with a day that ne
   await expect(thrown).toHaveCount(many);
   await allSaved(page);
 });
+
+test('the weekly refill by two, one of them without a signal: the same thing carried by both is booked once @wide', async ({
+  page,
+  server,
+  browser,
+}) => {
+  test.setTimeout(120_000);
+  await openDemo(page, server);
+  const other = await (await browser.newContext({ viewport: { width: 390, height: 844 } })).newPage();
+  await openDemo(other, server);
+  for (const one of [page, other]) {
+    await goTo(one, 'Rounds');
+    await one.getByRole('button', { name: /^Weekly refill/ }).click();
+    await expect(one.getByRole('checkbox', { checked: false }).first()).toBeVisible();
+  }
+  const open = page.getByRole('checkbox', { checked: false });
+  const many = await open.count();
+  expect(many).toBeGreaterThan(1);
+  const same = (await open.nth(0).getAttribute('aria-label'))!;
+  await other.context().setOffline(true);
+  await other.getByRole('checkbox', { name: same }).click();
+  await expect(other.getByRole('checkbox', { checked: true })).toHaveCount(1);
+  const theirs = (await other.getByRole('checkbox', { checked: false }).first().getAttribute('aria-label'))!;
+  await other.getByRole('checkbox', { name: theirs }).click();
+  await page.getByRole('checkbox', { name: same }).click();
+  await expect(open).toHaveCount(many - 1);
+  await allSaved(page);
+
+  await other.context().setOffline(false);
+  // The second carrying of the same thing is not booked, and its person is told.
+  await expect(other.getByTestId('sync-state').first()).toHaveText('1 needs you');
+  await expect(open).toHaveCount(many - 2);
+  await expect(other.getByRole('checkbox', { checked: false })).toHaveCount(many - 2);
+  await other.getByTestId('sync-state').first().click();
+  await expect(other.getByText(/Somebody else has done this step already; it is booked once/)).toBeVisible();
+  await other.context().close();
+});
+
+test('a catch-all review sends three things home', async ({ page, server }) => {
+  await openDemo(page, server);
+  // Three things lie in the tray that have a place elsewhere.
+  await goTo(page, 'Record');
+  await page.getByRole('button', { name: 'Change' }).click();
+  await page.getByLabel('A code or a name').fill('mending');
+  await page
+    .getByRole('button', { name: /^mending/ })
+    .first()
+    .click();
+  const field = page.getByTestId('record-line');
+  for (const line of ['2 bath towel, white', '1 tea towel', '3 napkin, linen']) {
+    await field.fill(line);
+    await field.press('Enter');
+    await expect(field).toHaveValue('');
+  }
+  await goTo(page, 'Rounds');
+  await page.getByRole('button', { name: /^Mending box/ }).click();
+  const home = page.getByRole('button', { name: 'Take it home' });
+  await expect(home).not.toHaveCount(0);
+  const many = await home.count();
+  expect(many).toBeGreaterThanOrEqual(3);
+  for (let left = many; left > many - 3; left--) {
+    await home.first().click();
+    await expect(home).toHaveCount(left - 1);
+  }
+  await page.getByRole('button', { name: 'Done, all of it' }).click();
+  await expect(page).toHaveURL(/\/rounds$/);
+  await allSaved(page);
+});
