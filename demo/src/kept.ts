@@ -51,6 +51,12 @@ const KITS: readonly { name: string; at: string | null; parts: readonly Part[] }
     ],
   },
 ];
+/** How many make a whole set. */
+const SETS: readonly [thing: string, pieces: number][] = [
+  ['Napkin, linen', 12],
+  ['Wine glass', 6],
+  ['Candle holder', 2],
+];
 /** Days until the plasters of the van end. */
 const PLASTERS_END = 34;
 
@@ -119,6 +125,12 @@ export function keepTogether(rows: readonly TaggedRow[], { today, add, split }: 
   for (const tagged of rows)
     if (tagged.entity === 'lot' && tagged.row.itemId === id('item', 'Plasters, van'))
       Object.assign(tagged.row, { expiresOn: addDays(today, PLASTERS_END), dateKind: 'best_before' });
+
+  for (const [thing, pieces] of SETS) {
+    const itemId = id('item', thing);
+    for (const tagged of rows)
+      if (tagged.entity === 'item' && tagged.row.id === itemId) tagged.row.set = { pieces, withItemId: null };
+  }
 
   const lend = (thing: string, way: LoanFields['way'], to: string, days: number, dueIn: number | null): void => {
     const outOn = addDays(today, -days);

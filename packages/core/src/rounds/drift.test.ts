@@ -23,6 +23,7 @@ function home(extra: readonly TaggedRow[] = [], shelfId = 'top'): HouseholdState
     row: { ...base('low'), ...shelfFields({ spaceId, name: 'low', code: 'BL2-B4X', sort: 5 }) },
   });
   state.put({ entity: 'bin', row: { ...base('rope'), ...binFields({ name: 'rope', code: 'BL2-A9X', shelfId }) } });
+  state.put({ entity: 'lot', row: lotRow('ropes', { nookId: 'rope', quantityThousandths: 1000 }) });
   const plan: PlanRow = {
     ...base('plan'),
     spaceId,
@@ -95,9 +96,29 @@ it('a shelf that is for something else, a label that says otherwise, a bin that 
   });
   expect(driftOf(state).map(({ kind, nookId }) => [kind, nookId])).toContainEqual(['label', 'rope']);
   const traits = { weightGrams: 100, volumeMl: 90_000, textile: null, groups: {} };
+  state.put({ entity: 'lot', row: lotRow('ropes', { nookId: 'rope', quantityThousandths: 0 }) });
   state.put({ entity: 'container', row: { ...base('crate'), ...containerFields({ innerVolumeMl: 20_000 }) } });
   state.put({ entity: 'item', row: { ...base('sail'), ...itemFields({ name: 'Sail', traits }) } });
   state.put({ entity: 'bin', row: { ...state.get('bin', 'rope')!, containerId: 'crate' } });
   state.put({ entity: 'lot', row: lotRow('sail', { itemId: 'sail', nookId: 'rope', quantityThousandths: 1000 }) });
   expect(driftOf(state).map(({ kind, nookId }) => [kind, nookId])).toContainEqual(['full', 'rope']);
+});
+
+it('a bin of the plan that has nothing in it, and a set that is begun and not whole', () => {
+  const state = home([], 'low');
+  state.put({ entity: 'lot', row: lotRow('ropes', { nookId: 'rope', quantityThousandths: 0 }) });
+  expect(driftOf(state).map(({ kind, nookId }) => [kind, nookId])).toEqual([['empty', 'rope']]);
+  state.put({
+    entity: 'item',
+    row: { ...base('napkin'), ...itemFields({ name: 'Napkin', set: { pieces: 12, withItemId: null } }) },
+  });
+  const napkins = (count: number): void =>
+    state.put({
+      entity: 'lot',
+      row: lotRow('n', { itemId: 'napkin', nookId: 'rope', quantityThousandths: count * 1000 }),
+    });
+  napkins(23);
+  expect(driftOf(state).map(({ kind, names }) => [kind, names])).toEqual([['set', ['Napkin']]]);
+  napkins(24);
+  expect(driftOf(state)).toEqual([]);
 });

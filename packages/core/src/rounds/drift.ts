@@ -4,8 +4,8 @@ import { againstPurpose } from '../handling';
 import type { BinRow, HouseholdState, Op, PlanRow } from '../household';
 import { labelledIn } from '../labels';
 import { groupOfPlan } from '../plan';
-import { opsForMovingBin } from '../spaces';
-import { bulkOfNook } from '../stock';
+import { nooksWithin, opsForMovingBin, placePath } from '../spaces';
+import { bulkOfNook, setCount } from '../stock';
 
 /**
  * One place that drifted.
@@ -14,9 +14,11 @@ import { bulkOfNook } from '../stock';
  * - `purpose`: things lie on a shelf that is for something else
  * - `label`: what its label says is no longer so
  * - `full`: by their known volumes its things are more than it holds
+ * - `empty`: a bin of the chosen plan has nothing in it
+ * - `set`: a set is begun and not whole, or lacks what belongs to it
  */
 export interface Drift {
-  kind: 'moved' | 'gone' | 'purpose' | 'label' | 'full';
+  kind: 'moved' | 'gone' | 'purpose' | 'label' | 'full' | 'empty' | 'set';
   spaceId: string;
   /** The place; of what is gone, the space. */
   nookId: string;
@@ -32,8 +34,11 @@ export interface Drift {
 /** Every place of the home that drifted, space by space. */
 export function driftOf(state: HouseholdState): Drift[] {
   const labelled = spacesWithLabels(state);
+  const sets = brokenSets(state);
   return state.all('space').flatMap((space) => [
     ...againstPlan(state, space.id),
+    ...emptyBins(state, space.id),
+    ...sets.filter(({ spaceId }) => spaceId === space.id),
     ...state.shelvesOf(space.id).flatMap((shelf): Drift[] => {
       const against = againstPurpose(state, shelf);
       return against.length === 0
@@ -89,6 +94,35 @@ function againstPlan(state: HouseholdState, spaceId: string): Drift[] {
         key: planned.key,
       },
     ];
+  });
+}
+
+/** Bins of the chosen plan in which nothing is, nor in the bins in them. */
+function emptyBins(state: HouseholdState, spaceId: string): Drift[] {
+  const plan = state.plansOf(spaceId).find(({ status }) => status === 'chosen');
+  const ids = new Set(plan?.groups.flatMap(({ binIds }) => binIds ?? []));
+  return [...ids].flatMap((id): Drift[] => {
+    const bin = state.get('bin', id);
+    if (!bin || bin.retired || !placeIsIn(state, bin, spaceId)) return [];
+    const holds = nooksWithin(state, id).some((nookId) => state.lotsIn(nookId).length > 0);
+    return holds ? [] : [drift('empty', spaceId, id, [bin.name])];
+  });
+}
+const placeIsIn = (state: HouseholdState, bin: BinRow, spaceId: string): boolean =>
+  state.get('shelf', bin.shelfId)?.spaceId === spaceId;
+
+/** Sets that are not whole, at the place where most of their pieces are. */
+function brokenSets(state: HouseholdState): Drift[] {
+  return state.all('item').flatMap((item): Drift[] => {
+    const count = setCount(state, item);
+    if (!count || count.there === 0) return [];
+    const partnerMissing = count.with !== null && count.with.there < Math.floor(count.there / count.pieces);
+    if (count.missing === 0 && !partnerMissing) return [];
+    const [most] = [...state.lotsOf(item.id)].sort(
+      (a, b) => b.quantityThousandths - a.quantityThousandths || (a.id < b.id ? -1 : 1),
+    );
+    const spaceId = most ? placePath(state, most.nookId)?.space?.id : undefined;
+    return most && spaceId ? [drift('set', spaceId, most.nookId, [item.name])] : [];
   });
 }
 

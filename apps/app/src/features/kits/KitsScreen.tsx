@@ -1,10 +1,11 @@
-import { guideOf, kitNow, loanOfNook, loansOut } from '@ours/core';
+import { guideOf, kitNow, loanOfNook, loansOut, setCount } from '@ours/core';
 import { useRouter } from 'expo-router';
 import { useState } from 'react';
 import { XStack } from 'tamagui';
+import { setDetail, setWords } from '@/features/restock/words';
 import { outWords } from '@/features/stock/words';
 import { EmptyState } from '@/kit/layout/EmptyState';
-import { ListRow } from '@/kit/layout/ListRow';
+import { ListHeading, ListRow } from '@/kit/layout/ListRow';
 import { Screen } from '@/kit/layout/Screen';
 import { Button } from '@/kit/press/Button';
 import { Mark } from '@/kit/text/Mark';
@@ -57,7 +58,41 @@ export function KitsScreen() {
           }
         />
       ))}
+      <Sets />
+      <ListHeading title="For emergencies" />
+      <ListRow
+        title="Reserve in days"
+        detail="water, food, light, medicine for the people of the house"
+        onPress={() => router.push('/reserve')}
+      />
       {adding ? <KitDialog kit={null} onClose={() => setAdding(false)} /> : null}
     </Screen>
+  );
+}
+
+/** Things that belong together in a number: whole sets, what is in use, what is missing. */
+function Sets() {
+  const router = useRouter();
+  const { sets } = useHousehold(({ state, version }) => ({
+    version,
+    sets: state.all('item').flatMap((item) => {
+      const count = setCount(state, item);
+      return count ? [{ item, count }] : [];
+    }),
+  }));
+  if (sets.length === 0) return null;
+  return (
+    <>
+      <ListHeading title="Sets" remark={`${sets.length}`} />
+      {sets.map(({ item, count }) => (
+        <ListRow
+          key={item.id}
+          title={item.name}
+          detail={[setWords(count), setDetail(count)].filter(Boolean).join(' · ')}
+          onPress={() => router.push(`/item/${item.id}`)}
+          right={count.missing > 0 ? <Mark kind="plain" label={`${count.missing} missing`} /> : undefined}
+        />
+      ))}
+    </>
   );
 }

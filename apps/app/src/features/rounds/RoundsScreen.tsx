@@ -23,6 +23,7 @@ import { ListHeading, ListRow } from '@/kit/layout/ListRow';
 import { LongList } from '@/kit/layout/LongList';
 import { NookPlate } from '@/shared/NookPlate';
 import { Screen } from '@/kit/layout/Screen';
+import { TwoPane } from '@/kit/layout/TwoPane';
 import { Small, Text } from '@/kit/text/Text';
 import { wayTo } from '@/shared/placeWords';
 import { pickWords } from '@/features/cold/words';
@@ -30,7 +31,9 @@ import { DueRow } from '@/features/stock';
 import { amountWords } from '@/features/stock/words';
 import { ReadyDialog } from './ReadyDialog';
 import { RoundDialog } from './RoundDialog';
+import { Reminders } from './Reminders';
 import { RoundRow } from './RoundRow';
+import { RoundsCalendar } from './RoundsCalendar';
 import { driftedWords, minutesWords } from './words';
 
 /** A row of the page: headings are rows as well, so that one long list holds them all in their order. */
@@ -130,6 +133,7 @@ export function RoundsScreen() {
       ),
     ];
   }, [due, picks, toCount, lines, rounds, drifted, who, day]);
+  const list = <LongList entries={rows} keyOf={({ key }) => key} draw={(row) => <RoundsRow row={row} day={day} />} />;
   return (
     <Screen title="Rounds" right={<Button kind="quiet" label="Recall" onPress={() => router.push('/recall')} />}>
       {dialog === 'ready' ? <ReadyDialog onClose={() => setDialog(null)} onOwn={() => setDialog('own')} /> : null}
@@ -158,10 +162,17 @@ export function RoundsScreen() {
           <Button key={to} label={label} onPress={() => router.push(to as never)} />
         ))}
       </XStack>
+      <Reminders rounds={rounds} today={day} />
       {rows.length === 0 ? (
         <Text padding={16}>Nothing needs a look today: no dates ending, nothing to count, no line to fix.</Text>
       ) : null}
-      <LongList entries={rows} keyOf={({ key }) => key} draw={(row) => <RoundsRow row={row} day={day} />} />
+      <TwoPane
+        gap={0}
+        left={list}
+        right={<RoundsCalendar rounds={rounds} today={day} />}
+        rightWidth={560}
+        narrow={list}
+      />
     </Screen>
   );
 }

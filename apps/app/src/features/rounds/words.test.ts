@@ -5,12 +5,15 @@ import {
   driftDetail,
   driftedWords,
   driftTitle,
+  dueTodayWords,
   lastWords,
   minutesWords,
+  monthWords,
   rhythmWords,
   ROUND_ABOUT,
   ROUND_NAMES,
   ruleDay,
+  turnTitle,
   whenWords,
   wholeWords,
 } from './words';
@@ -63,4 +66,14 @@ it('what drifted', () => {
 it('every ready-made round has a name and says what is done in it', () => {
   for (const { kind } of READY_MADE)
     expect([ROUND_NAMES[kind], ROUND_ABOUT[kind]].every((words) => words.length > 5)).toBe(true);
+});
+
+it('says what is due, and how a turn of the calendar went', () => {
+  const named = (name: string) => ({ round: { name } }) as never;
+  expect(dueTodayWords(['A', 'B'].map(named))).toBe('Due: A, B.');
+  expect(dueTodayWords(['A', 'B', 'C', 'D'].map(named))).toBe('Due: A, B and 2 more.');
+  expect(monthWords('2026-11-01')).toBe('November 2026');
+  const now = { round: { name: 'Friday list' }, strip: [{ on: '2026-11-20', state: 'done' }] } as never;
+  expect(turnTitle(now, '2026-11-20', '2026-11-27')).toBe('Friday list, 20 Nov, done');
+  expect(turnTitle(now, '2026-12-04', '2026-11-27')).toBe('Friday list, 4 Dec, ahead');
 });

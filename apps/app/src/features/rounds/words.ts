@@ -126,6 +126,10 @@ export function driftDetail({ kind }: Pick<Drift, 'kind'>, shelf: string): strin
       return 'Its label says otherwise.';
     case 'full':
       return 'By their volumes its things are more than it holds.';
+    case 'empty':
+      return 'Planned with things in it; it is empty.';
+    case 'set':
+      return 'A set of it is begun and not whole.';
   }
 }
 /** `3 places drifted`, or that none did. */
@@ -133,3 +137,22 @@ export const driftedWords = (count: number): string =>
   count === 0
     ? 'As planned: nothing drifted'
     : `As planned? ${counted(count, { one: '# place', other: '# places' })} drifted`;
+
+const monthYear = new Intl.DateTimeFormat('en-US', { month: 'long', year: 'numeric', timeZone: 'UTC' });
+/** `November 2026`. */
+export const monthWords = (day: CivilDate): string => monthYear.format(new Date(`${day}T00:00:00Z`));
+
+const TURN_WORDS = { done: 'done', skipped: 'skipped', missed: 'missed', due: 'due', ahead: 'ahead' } as const;
+/** A round on a day of the calendar: `Friday list, 27 Nov, done`. */
+export function turnTitle({ round, strip }: RoundNow, day: CivilDate, today: CivilDate): string {
+  const state = strip.find(({ on }) => on === day)?.state ?? 'ahead';
+  return `${round.name}, ${dayWords(day, today)}, ${TURN_WORDS[state]}`;
+}
+
+/** What a reminder says: `Due: Friday list, Expiry round and 2 more.` */
+export function dueTodayWords(due: readonly Pick<RoundNow, 'round'>[]): string {
+  const names = due.map(({ round }) => round.name);
+  return names.length <= 3
+    ? `Due: ${names.join(', ')}.`
+    : `Due: ${names.slice(0, 2).join(', ')} and ${names.length - 2} more.`;
+}

@@ -46,6 +46,9 @@ const JUNK: unknown[] = [
 const LETTERS = '123456789ABCDEFGHJKLMNPRSTVWXYZ';
 const KINDS_OF_EVENT = ['put_in', 'moved_in', 'taken', 'moved_out', 'discarded', 'counted'] as const;
 
+/** The share of rows that are things or lots. */
+const OF_STOCK = 0.15;
+
 export class Fuzz {
   private readonly random: ReturnType<typeof seededRandom>;
   private readonly ids = new Map<string, string[]>();
@@ -158,7 +161,8 @@ export class Fuzz {
   private op(): Op {
     const dice = this.next();
     if (dice < 0.25) return this.event();
-    const entity = this.pick(entityKinds());
+    // Things and their lots come often enough to be used, however many other kinds there are.
+    const entity = this.next() < OF_STOCK ? this.pick(['item', 'lot'] as const) : this.pick(entityKinds());
     if (dice < 0.7) {
       const id = this.next() < 0.98 ? uuidv7() : this.idOf(entityKinds());
       return { op: 'create', entity, id, fields: this.fields(definitionOf(entity).fields) } as never;
