@@ -21,6 +21,8 @@ interface DemoRound {
   /** Turns of six weeks that nobody did, counted from the last backwards; a rhythm counted from the last time: days since. */
   missed: readonly number[];
   since?: number;
+  /** Bins that change places. */
+  swaps?: readonly (readonly [one: string, other: string])[];
 }
 const rule = (text: string): Rhythm => ({ kind: 'rule', rule: text, days: null });
 const after = (days: number): Rhythm => ({ kind: 'after', rule: null, days });
@@ -74,6 +76,17 @@ const ROUNDS: readonly DemoRound[] = [
     since: 74,
   },
   {
+    name: 'Season swap',
+    kind: 'season_swap',
+    rhythm: { kind: 'season', rule: null, days: null },
+    by: [],
+    at: [],
+    steps: [],
+    minutes: 40,
+    missed: [],
+    swaps: [['winter hats', 'hammock']],
+  },
+  {
     name: 'Freezer',
     kind: 'defrost',
     rhythm: after(180),
@@ -103,11 +116,23 @@ export function keepRounds(
       one.entity === 'person' || one.entity === 'space' || one.entity === 'bin' ? [[one.row.name, one.row.id]] : [],
     ),
   );
-  for (const { name, kind, rhythm, by, at, steps, minutes, missed, since } of ROUNDS) {
+  for (const { name, kind, rhythm, by, at, steps, minutes, missed, since, swaps } of ROUNDS) {
     const startsOn = addDays(today, -(since ?? SINCE_DAYS));
     const personIds = by.map((one) => named.get(one)!);
     const nookIds = at.map((one) => named.get(one)!);
-    const roundId = add('round', { name, kind, rhythm, startsOn, personIds, nookIds, steps: [...steps], minutes });
+    const roundId = add('round', {
+      name,
+      kind,
+      rhythm,
+      startsOn,
+      personIds,
+      nookIds,
+      steps: [...steps],
+      minutes,
+      ...(swaps
+        ? { swaps: swaps.map(([one, other]) => ({ oneId: named.get(one)!, otherId: named.get(other)! })) }
+        : {}),
+    });
     const turns = since === undefined ? dueDays(rhythm, startsOn, null, startsOn, addDays(today, -1)) : [startsOn];
     turns.reverse().forEach((dueOn, back) => {
       if (missed.includes(back)) return;

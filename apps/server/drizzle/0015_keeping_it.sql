@@ -1,3 +1,19 @@
+CREATE TABLE "backlog" (
+	"household_id" uuid NOT NULL,
+	"id" uuid NOT NULL,
+	"seq" bigint NOT NULL,
+	"retired" boolean DEFAULT false NOT NULL,
+	"words" text NOT NULL,
+	"started_at" text NOT NULL,
+	"ended_at" text,
+	"planned_minutes" integer NOT NULL,
+	"put_away" integer NOT NULL,
+	"given_away" integer NOT NULL,
+	"left" integer NOT NULL,
+	"person_id" uuid,
+	CONSTRAINT "backlog_household_id_id_pk" PRIMARY KEY("household_id","id")
+);
+--> statement-breakpoint
 CREATE TABLE "calendar_feed" (
 	"household_id" uuid PRIMARY KEY NOT NULL,
 	"secret_hash" text,
@@ -129,6 +145,8 @@ CREATE TABLE "wish" (
 --> statement-breakpoint
 ALTER TABLE "household" ADD COLUMN "poison_centre" text;--> statement-breakpoint
 ALTER TABLE "lot" ADD COLUMN "condition" text;--> statement-breakpoint
+ALTER TABLE "round" ADD COLUMN "swaps" jsonb;--> statement-breakpoint
+CREATE INDEX "backlog_by_seq" ON "backlog" USING btree ("household_id","seq");--> statement-breakpoint
 CREATE INDEX "care_entry_by_seq" ON "care_entry" USING btree ("household_id","seq");--> statement-breakpoint
 CREATE INDEX "care_entry_person" ON "care_entry" USING btree ("household_id","person_id");--> statement-breakpoint
 CREATE INDEX "kit_by_seq" ON "kit" USING btree ("household_id","seq");--> statement-breakpoint
@@ -141,7 +159,9 @@ CREATE INDEX "tour_space" ON "tour" USING btree ("household_id","space_id");--> 
 CREATE INDEX "waiting_place_by_seq" ON "waiting_place" USING btree ("household_id","seq");--> statement-breakpoint
 CREATE INDEX "waiting_place_nook" ON "waiting_place" USING btree ("household_id","nook_id");--> statement-breakpoint
 CREATE INDEX "wish_by_seq" ON "wish" USING btree ("household_id","seq");--> statement-breakpoint
-CREATE INDEX "wish_nook" ON "wish" USING btree ("household_id","nook_id");--> statement-breakpoint
+CREATE INDEX "wish_nook" ON "wish" USING btree ("household_id","nook_id");
+--> statement-breakpoint
+SELECT protect_household_table('backlog');--> statement-breakpoint
 SELECT protect_household_table('kit');--> statement-breakpoint
 SELECT protect_household_table('loan');--> statement-breakpoint
 SELECT protect_household_table('waiting_place');--> statement-breakpoint

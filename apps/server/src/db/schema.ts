@@ -44,6 +44,7 @@ export const asItIs = tableOf('as_it_is');
 export const ration = tableOf('ration');
 export const round = tableOf('round');
 export const roundTick = tableOf('round_tick');
+export const backlog = tableOf('backlog');
 export const kit = tableOf('kit');
 export const loan = tableOf('loan');
 export const waitingPlace = tableOf('waiting_place');

@@ -47,6 +47,7 @@ export {
   type RoundRow,
   type RoundTickFields,
   type RoundTickRow,
+  type BacklogRow,
   type Condition,
   CONDITIONS,
   type LabelRow,

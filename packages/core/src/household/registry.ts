@@ -23,6 +23,7 @@ import { label } from '../labels/label.entity';
 import { way } from '../handling/way.entity';
 import { keeping } from '../shelflife/keeping.entity';
 import { round } from '../rounds/round.entity';
+import { backlog } from '../rounds/backlog.entity';
 import { roundTick } from '../rounds/roundTick.entity';
 import { kit } from '../kits/kit.entity';
 import { loan } from '../lending/loan.entity';
@@ -65,6 +66,7 @@ export const ENTITIES = {
   label,
   round,
   round_tick: roundTick,
+  backlog,
   kit,
   loan,
   waiting_place: waitingPlace,
@@ -201,6 +203,7 @@ export type WayRow = RowOf['way'];
 export type ErrandRow = RowOf['errand'];
 export type RoundRow = RowOf['round'];
 export type RoundFields = FieldsOf['round'];
+export type BacklogRow = RowOf['backlog'];
 export type RoundTickRow = RowOf['round_tick'];
 export type RoundTickFields = FieldsOf['round_tick'];
 export type KitRow = RowOf['kit'];

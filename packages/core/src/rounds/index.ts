@@ -2,8 +2,8 @@ export { type Drift, driftOf, opsForPuttingRight, opsForTakingOver } from './dri
 export { roundsCalendar } from './calendar';
 export { READY_MADE, type ReadyMade } from './readyMade';
 export { dueDays, nextDue, type RhythmProblem, rhythmProblem } from './rhythm';
-export { opsForAfresh, opsForCarrying, opsForTick, opsForUntick } from './roundOps';
-export { homeElsewhere, REFILL_KEY, type RoundStep, stepsOfRound } from './steps';
+export { opsForAfresh, opsForBookedStep, opsForTick, opsForUntick } from './roundOps';
+export { homeElsewhere, REFILL_KEY, type RoundStep, stepsOfRound, SWAP_KEY } from './steps';
 export {
   AFRESH_FROM,
   type RoundNow,
@@ -15,3 +15,4 @@ export {
   type Turn,
   type TurnState,
 } from './turns';
+export { opsForSwappingPlaces, type SwapProblem, swapProblem } from './swap';

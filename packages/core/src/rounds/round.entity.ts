@@ -1,4 +1,16 @@
-import { day, defineEntity, listOf, oneOf, orNull, record, text, weakRef, whole, type Holds } from '../definition';
+import {
+  added,
+  day,
+  defineEntity,
+  listOf,
+  oneOf,
+  orNull,
+  record,
+  text,
+  weakRef,
+  whole,
+  type Holds,
+} from '../definition';
 
 /**
  * When a round falls due.
@@ -49,6 +61,8 @@ export const round = defineEntity('round', {
     /** In the home's own words, in their order. */
     steps: listOf(text(1, 200), 60),
     minutes: whole(1, 1440),
+    /** Of a season swap: bins that change places. */
+    swaps: added(orNull(listOf(record({ oneId: weakRef('bin'), otherId: weakRef('bin') }), 60))),
   },
   retire: 'freely',
   writtenBy: 'member',

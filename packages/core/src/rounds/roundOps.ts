@@ -1,7 +1,6 @@
 /** Ticks as operations. */
 import { idOfWords, type CivilDate } from '../base';
 import type { HouseholdState, Op, RoundRow, RoundTickFields, RoundTickRow } from '../household';
-import { opsForRefill, type Refill } from '../restock';
 import type { OpContext } from '../stock';
 
 type Said = Pick<RoundTickFields, 'what'> & Partial<Pick<RoundTickFields, 'step' | 'toOn' | 'minutes'>>;
@@ -36,25 +35,34 @@ export const opsForAfresh = (rounds: readonly Pick<RoundRow, 'id'>[], today: Civ
   rounds.map(({ id }): Op => ({ op: 'change', entity: 'round', id, fields: { startsOn: today } }));
 
 /**
- * Carries what a step of a refill round says, and ticks it. The tick has the same id on every device: of two people who carry the
- * same thing without knowing of each other the second one's is refused as a whole, so that it is booked once.
+ * Ticks a step and books what was done in it. The tick has the same id on every device: of two people who do the same step without
+ * knowing of each other the second one's is refused as a whole, so that it is booked once.
+ * @param booked what the step changes besides
  */
-export function opsForCarrying(
+export function opsForBookedStep(
   state: HouseholdState,
   roundId: string,
   dueOn: CivilDate,
-  step: { key: string; refill: Refill },
+  step: string,
   personId: string | null,
+  booked: readonly Op[],
   context: OpContext,
 ): Op[] {
-  const id = idOfWords(`${roundId} ${dueOn} ${step.key}`);
+  const id = idOfWords(`${roundId} ${dueOn} ${step}`);
   const before = state.get('round_tick', id);
-  const fields = { roundId, dueOn, what: 'step' as const, step: step.key, personId, on: context.today };
+  const said = { personId, on: context.today };
   const tick: Op[] = before
     ? [
         ...(before.retired ? [{ op: 'restore' as const, entity: 'round_tick' as const, id }] : []),
-        { op: 'change', entity: 'round_tick', id, fields: { personId, on: context.today } },
+        { op: 'change', entity: 'round_tick', id, fields: said },
       ]
-    : [{ op: 'create', entity: 'round_tick', id, fields: { ...fields, toOn: null, minutes: null } }];
-  return [...tick, ...opsForRefill(state, step.refill, context)];
+    : [
+        {
+          op: 'create',
+          entity: 'round_tick',
+          id,
+          fields: { roundId, dueOn, what: 'step', step, toOn: null, minutes: null, ...said },
+        },
+      ];
+  return [...tick, ...booked];
 }

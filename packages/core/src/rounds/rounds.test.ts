@@ -15,9 +15,10 @@ import {
   runOps,
   sampleRows,
 } from '../household/sampleHome.test-support';
+import { opsForRefill } from '../restock';
 import { READY_MADE } from './readyMade';
 import { dueDays, nextDue, rhythmProblem } from './rhythm';
-import { opsForAfresh, opsForCarrying, opsForTick, opsForUntick } from './roundOps';
+import { opsForAfresh, opsForBookedStep, opsForTick, opsForUntick } from './roundOps';
 import { homeElsewhere, stepsOfRound } from './steps';
 import { roundNow, roundsNow, stepsDone } from './turns';
 
@@ -241,7 +242,7 @@ describe('a refill round', () => {
     state.put({ entity: 'round', row: refillRound });
     const [step] = stepsOfRound(state, refillRound, SUNDAY);
     const carry = (by: string) =>
-      opsForCarrying(state, 'r', SUNDAY, { key: step!.key, refill: step!.refill! }, by, context);
+      opsForBookedStep(state, 'r', SUNDAY, step!.key, by, opsForRefill(state, step!.refill!, context), context);
     const [first, second] = [carry('runa'), carry('eskil')];
     runOps(state, first, context);
     expect([saltIn(state, 'bin'), saltIn(state, 'store')]).toEqual([6, 15]);
@@ -260,7 +261,8 @@ describe('a refill round', () => {
     state.put({ entity: 'round', row: refillRound });
     const carry = () => {
       const [step] = stepsOfRound(state, refillRound, SUNDAY);
-      return opsForCarrying(state, 'r', SUNDAY, { key: step!.key, refill: step!.refill! }, null, context);
+      const booked = opsForRefill(state, step!.refill!, context);
+      return opsForBookedStep(state, 'r', SUNDAY, step!.key, null, booked, context);
     };
     const ops = carry();
     runOps(state, ops.slice(0, 1), context);
@@ -270,4 +272,11 @@ describe('a refill round', () => {
     expect(state.all('round_tick')).toHaveLength(1);
     expect(saltIn(state, 'bin')).toBe(6);
   });
+});
+
+it('a season swap lists the bins that change places', () => {
+  const state = new HouseholdState();
+  for (const row of sampleRows()) state.put(row);
+  const swap = round({ kind: 'season_swap', swaps: [{ oneId: 'hats', otherId: 'cushions' }], steps: ['Air the loft'] });
+  expect(stepsOfRound(state, swap, '2026-12-01').map(({ key }) => key)).toEqual(['w Air the loft', 's hats cushions']);
 });

@@ -16,10 +16,15 @@ export interface RoundStep {
   lots: LotRow[];
   /** Of a refill: what is carried, from where to where. */
   refill: Refill | null;
+  /** Of a season swap: the bins that change places. */
+  swap: { oneId: string; otherId: string } | null;
 }
 
 /** What the key of a refill's step begins with; the thing's id follows. */
 export const REFILL_KEY = 'r ';
+
+/** What the key of two bins that change places begins with; their ids follow. */
+export const SWAP_KEY = 's ';
 
 /** An expiry round looks at what ends within so many days. Own default. */
 const ENDS_WITHIN_DAYS = 14;
@@ -39,6 +44,7 @@ export function stepsOfRound(state: HouseholdState, round: RoundRow, today: Civi
     words,
     lots: [],
     refill: null,
+    swap: null,
   }));
   const at = (nookId: string, lots: LotRow[]): RoundStep => ({
     key: `n ${nookId}`,
@@ -46,6 +52,7 @@ export function stepsOfRound(state: HouseholdState, round: RoundRow, today: Civi
     words: null,
     lots,
     refill: null,
+    swap: null,
   });
   /** Its places with all that lies there. */
   const whole = (): RoundStep[] =>
@@ -82,9 +89,23 @@ export function stepsOfRound(state: HouseholdState, round: RoundRow, today: Civi
             words: null,
             lots: [],
             refill,
+            swap: null,
           })),
       ];
     }
+    case 'season_swap':
+      return [
+        ...own,
+        ...(round.swaps ?? []).map((swap): RoundStep => ({
+          key: `${SWAP_KEY}${swap.oneId} ${swap.otherId}`,
+          nookId: null,
+          words: null,
+          lots: [],
+          refill: null,
+          swap,
+        })),
+        ...round.nookIds.filter((id) => state.nook(id)).map((id) => at(id, [])),
+      ];
     case 'count':
     case 'supplies':
       return [...own, ...whole()];

@@ -11,6 +11,7 @@ import { Small, Text } from '@/kit/text/Text';
 import { useHousehold } from '@/shared/HouseholdProvider';
 import { opContext, today } from '@/shared/opContext';
 import { useRunCommand } from '@/shared/useRunCommand';
+import { SwapPairs } from './SwapPairs';
 import { minutesWords, RHYTHM_PROBLEMS, ruleDay, WEEKDAY_CHOICES } from './words';
 
 type How = 'week' | 'month' | 'after' | 'season' | 'own';
@@ -49,6 +50,7 @@ export function RoundDialog({ round, onClose }: { round: RoundRow | null; onClos
   const [minutes, setMinutes] = useState(round?.minutes ?? 15);
   const [personIds, setPersonIds] = useState<readonly string[]>(round?.personIds ?? []);
   const [nookIds, setNookIds] = useState<readonly string[]>(round?.nookIds ?? []);
+  const [swaps, setSwaps] = useState(round?.swaps ?? []);
   const [steps, setSteps] = useState((round?.steps ?? []).join('\n'));
   const [sent, setSent] = useState(false);
   const rhythm: Rhythm = {
@@ -75,6 +77,7 @@ export function RoundDialog({ round, onClose }: { round: RoundRow | null; onClos
       minutes,
       personIds: [...personIds],
       nookIds: [...nookIds],
+      swaps: swaps.length > 0 ? [...swaps] : null,
       steps: steps
         .split('\n')
         .map((line) => line.trim().slice(0, 200))
@@ -153,6 +156,7 @@ export function RoundDialog({ round, onClose }: { round: RoundRow | null; onClos
         chosen={nookIds}
         onToggle={(id) => setNookIds(toggled(nookIds, id))}
       />
+      {round?.kind === 'season_swap' ? <SwapPairs pairs={swaps} onChange={setSwaps} /> : null}
       <Field label="Steps, a line each" value={steps} onChangeText={setSteps} multiline />
       <LabelledLine label={`Takes about ${minutesWords(minutes)}`}>
         <Stepper

@@ -2,10 +2,12 @@ import {
   AFRESH_FROM,
   homeElsewhere,
   opsForAfresh,
-  opsForCarrying,
+  opsForBookedStep,
   opsForCounting,
   opsForDiscarding,
   opsForMoving,
+  opsForRefill,
+  opsForSwappingPlaces,
   opsForTaking,
   opsForTick,
   opsForUntick,
@@ -14,12 +16,13 @@ import {
   stepsDone,
   stepsOfRound,
   REFILL_KEY,
+  SWAP_KEY,
+  swapProblem,
   ticksOf,
   type HouseholdState,
   type LotRow,
   type Op,
   type RoundRow,
-  type Refill,
   type RoundStep,
 } from '@ours/core';
 import { useLocalSearchParams, useRouter } from 'expo-router';
@@ -43,6 +46,7 @@ import { NookPlate } from '@/shared/NookPlate';
 import { opContext, today } from '@/shared/opContext';
 import { wayTo } from '@/shared/placeWords';
 import { useGuide } from '@/shared/useGuide';
+import { useHome } from '@/shared/useHome';
 import { useRunCommand } from '@/shared/useRunCommand';
 import { RoundDialog } from './RoundDialog';
 import { RoundStrip } from './RoundStrip';
@@ -53,6 +57,8 @@ import {
   minutesWords,
   rhythmWords,
   stepsWords,
+  swapProblemWords,
+  swapTitle,
   tickedWords,
   whenWords,
   wholeWords,
@@ -96,6 +102,7 @@ function OneRound({ round }: { round: RoundRow }) {
       words: key.startsWith('w ') ? key.slice(2) : null,
       lots: [],
       refill: null,
+      swap: null,
     })),
   ];
   const { last } = now;
@@ -104,14 +111,22 @@ function OneRound({ round }: { round: RoundRow }) {
   const order = state.get('household', me.householdId)?.dateOrder ?? null;
   const say = (what: Parameters<typeof opsForTick>[3], intent: string, words: string): Promise<unknown> =>
     runCommand(intent, opsForTick(round.id, dueOn, personId, what, opContext()), words);
-  const carry = (step: RoundStep, refill: Refill): void =>
+  const book = (step: RoundStep, ops: Op[], words: string): void =>
     void runCommand(
       'round_step',
-      opsForCarrying(state, round.id, dueOn, { key: step.key, refill }, personId, opContext()),
-      `Carried: ${amountWords(refill.amountThousandths, refill.item.unit)} ${refill.item.name}.`,
+      opsForBookedStep(state, round.id, dueOn, step.key, personId, ops, opContext()),
+      words,
     );
   const tick = (step: RoundStep): void => {
-    if (step.refill && !done.has(step.key)) return carry(step, step.refill);
+    if (step.refill && !done.has(step.key)) {
+      const { item, amountThousandths } = step.refill;
+      const said = `Carried: ${amountWords(amountThousandths, item.unit)} ${item.name}.`;
+      return book(step, opsForRefill(state, step.refill, opContext()), said);
+    }
+    if (step.swap && !done.has(step.key)) {
+      const ops = opsForSwappingPlaces(state, step.swap.oneId, step.swap.otherId);
+      return ops.length === 0 ? undefined : book(step, ops, 'They have changed places.');
+    }
     if (done.has(step.key)) void runCommand('round_step_undone', opsForUntick(ticks, dueOn, step.key), 'Open again.');
     else void say({ what: 'step', step: step.key }, 'round_step', 'Done.');
   };
@@ -226,6 +241,8 @@ function printedLines(
       },
     ];
   }
+  const swapped = swapOfStep(key);
+  if (swapped) return [{ words: swapWords(state, swapped), remark: '' }];
   const carried = thingOfStep(state, key);
   if (carried) return [{ words: carried.name, remark: 'carried' }];
   const way = nookId ? wayTo(state, nookId) : null;
@@ -238,6 +255,19 @@ function printedLines(
     }),
   ];
 }
+
+/** The bins that changed places in a step that is done. */
+function swapOfStep(key: string): { oneId: string; otherId: string } | null {
+  if (!key.startsWith(SWAP_KEY)) return null;
+  const [oneId = '', otherId = ''] = key.slice(SWAP_KEY.length).split(' ');
+  return { oneId, otherId };
+}
+
+/** Where two bins go: `hats to the top shelf, cushions to the floor`. */
+const swapWords = (state: HouseholdState, { oneId, otherId }: { oneId: string; otherId: string }): string => {
+  const [one, other] = [state.get('bin', oneId), state.get('bin', otherId)];
+  return swapTitle(one?.name ?? 'a bin that is gone', other?.name ?? 'a bin that is gone');
+};
 
 /** The thing that a step of a refill carried. */
 const thingOfStep = (state: HouseholdState, key: string) =>
@@ -261,9 +291,16 @@ function StepRows({
 }) {
   const way = step.nookId ? wayTo(state, step.nookId) : null;
   const thing = step.refill?.item ?? thingOfStep(state, step.key);
+  const swapped = step.swap ?? swapOfStep(step.key);
+  const problem = step.swap && !ticked ? swapProblem(state, step.swap.oneId, step.swap.otherId) : null;
+  const { unit } = useHome();
   const title = step.refill
     ? `${amountWords(step.refill.amountThousandths, step.refill.item.unit)} ${step.refill.item.name}`
-    : (thing?.name ?? step.words ?? way?.steps.slice(-2).join(', ') ?? 'A place that is gone');
+    : (thing?.name ??
+      (swapped ? swapWords(state, swapped) : null) ??
+      step.words ??
+      way?.steps.slice(-2).join(', ') ??
+      'A place that is gone');
   const name = by === null ? null : (state.get('person', by)?.name ?? null);
   const listed = step.lots.map(({ itemId }) => state.get('item', itemId)?.name ?? '').join(', ');
   return (
@@ -281,17 +318,21 @@ function StepRows({
           label={title}
           state={ticked ? 'ticked' : 'open'}
           // What was carried is booked: it is taken back by undoing it.
-          disabled={ticked && thing !== null}
+          disabled={(ticked && (thing !== null || swapped !== null)) || problem !== null}
           onPress={onTick}
         />
         <YStack flex={1} minWidth={0}>
           <Strong color={ticked ? '$second' : '$color'}>{title}</Strong>
           {ticked ? (
-            <Small>{tickedWords(thing ? 'carried' : step.words === null ? 'looked' : 'done', name)}</Small>
+            <Small>
+              {tickedWords(thing ? 'carried' : swapped ? 'done' : step.words === null ? 'looked' : 'done', name)}
+            </Small>
           ) : step.refill ? (
-            <FromTo from={step.refill.fromNookId} to={step.refill.toNookId}>
-              {null}
-            </FromTo>
+            <FromTo from={step.refill.fromNookId} to={step.refill.toNookId} />
+          ) : problem ? (
+            <Small color="$late">{swapProblemWords(problem, unit)}</Small>
+          ) : step.swap ? (
+            <FromTo from={step.swap.oneId} to={step.swap.otherId} />
           ) : listed === '' ? null : (
             <Small numberOfLines={2}>{listed}</Small>
           )}

@@ -71,6 +71,7 @@ const KEPT: readonly { label: string; to: string }[] = [
   { label: 'Kits', to: '/kits' },
   { label: 'Out and waiting', to: '/out' },
   { label: 'Care', to: '/care' },
+  { label: 'Catching up', to: '/backlog' },
 ];
 
 /** What is due, by whom, where; then what to look after on the next walk: lines to be fixed, too late, ending soon, to be counted. */

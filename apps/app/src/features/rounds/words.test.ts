@@ -1,18 +1,21 @@
 import { READY_MADE } from '@ours/core';
 import {
   afreshWords,
+  backlogWords,
   countedWords,
   driftDetail,
   driftedWords,
   driftTitle,
   dueTodayWords,
   lastWords,
+  leftOfWords,
   minutesWords,
   monthWords,
   rhythmWords,
   ROUND_ABOUT,
   ROUND_NAMES,
   ruleDay,
+  swapProblemWords,
   turnTitle,
   whenWords,
   wholeWords,
@@ -76,4 +79,19 @@ it('says what is due, and how a turn of the calendar went', () => {
   const now = { round: { name: 'Friday list' }, strip: [{ on: '2026-11-20', state: 'done' }] } as never;
   expect(turnTitle(now, '2026-11-20', '2026-11-27')).toBe('Friday list, 20 Nov, done');
   expect(turnTitle(now, '2026-12-04', '2026-11-27')).toBe('Friday list, 4 Dec, ahead');
+});
+
+it('says what is left of a sitting, and how it went', () => {
+  const sitting = { startedAt: '2026-11-20T10:00:00.000Z', plannedMinutes: 25 };
+  const at = (minutes: number): number => Date.parse(sitting.startedAt) + minutes * 60_000;
+  expect([leftOfWords(sitting, at(13)), leftOfWords(sitting, at(28))]).toEqual(['12 min', '3 min over']);
+  const done = { ...sitting, words: 'tools', personId: null, putAway: 12, givenAway: 3, left: 4 };
+  expect(backlogWords({ ...done, endedAt: '2026-11-20T10:24:40.000Z' }, '2026-11-27')).toBe(
+    '20 Nov, 25 min: 12 put away, 3 given away, 4 left',
+  );
+});
+
+it('says why two bins stay where they are', () => {
+  const high = { kind: 'too_high' as const, name: 'skis', isTenthMm: 3900, clearTenthMm: 2500 };
+  expect(swapProblemWords(high, 'metric')).toBe('skis is 39 cm high; 25 cm are clear there.');
 });

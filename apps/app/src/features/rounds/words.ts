@@ -1,11 +1,15 @@
 import {
+  type BacklogRow,
   type CivilDate,
   type Drift,
+  formatLength,
+  type LengthUnit,
   type ReadyMade,
   type Rhythm,
   type RhythmProblem,
   type RoundKind,
   type RoundNow,
+  type SwapProblem,
   weekday,
 } from '@ours/core';
 import { counted } from '@/kit/text/counted';
@@ -155,4 +159,36 @@ export function dueTodayWords(due: readonly Pick<RoundNow, 'round'>[]): string {
   return names.length <= 3
     ? `Due: ${names.join(', ')}.`
     : `Due: ${names.slice(0, 2).join(', ')} and ${names.length - 2} more.`;
+}
+
+export const swapTitle = (one: string, other: string): string => `${one} and ${other} change places`;
+
+/** Why two bins stay where they are. */
+export function swapProblemWords(problem: SwapProblem, unit: LengthUnit): string {
+  if (problem.kind === 'gone') return 'One of them is no longer there: take the pair out of the round.';
+  if (problem.kind === 'same') return 'They are one, or one stands in the other: choose two others.';
+  const [is, clear] = [problem.isTenthMm, problem.clearTenthMm].map((one) => formatLength(one, unit));
+  return problem.kind === 'too_high'
+    ? `${problem.name} is ${is} high; ${clear} are clear there.`
+    : `${problem.name} is ${is} deep; the shelf there is ${clear}.`;
+}
+
+const MINUTE_MS = 60_000;
+/** What is left of the time a sitting was meant to take: `12 min`, `3 min over`. */
+export function leftOfWords(
+  { startedAt, plannedMinutes }: Pick<BacklogRow, 'startedAt' | 'plannedMinutes'>,
+  nowMs: number,
+): string {
+  const left = plannedMinutes - Math.floor((nowMs - Date.parse(startedAt)) / MINUTE_MS);
+  return left >= 0 ? `${left} min` : `${-left} min over`;
+}
+
+/** How a sitting went: `20 Nov, 25 min: 12 put away, 3 given away, 4 left`. */
+export function backlogWords(
+  { startedAt, endedAt, putAway, givenAway, left }: Omit<BacklogRow, 'seq' | 'retired' | 'id'>,
+  today: CivilDate,
+): string {
+  const minutes = Math.max(1, Math.round((Date.parse(endedAt ?? startedAt) - Date.parse(startedAt)) / MINUTE_MS));
+  const day = dayWords(startedAt.slice(0, 10), today);
+  return `${day}, ${minutesWords(minutes)}: ${putAway} put away, ${givenAway} given away, ${left} left`;
 }

@@ -1,0 +1,3 @@
+import { BacklogScreen } from '@/features/rounds/BacklogScreen';
+
+export default BacklogScreen;
