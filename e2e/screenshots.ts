@@ -39,6 +39,40 @@ const openSpace = async (page: Page, name: string): Promise<void> => {
   await page.getByRole('link', { name }).click();
 };
 
+/** A picture of the page as it is, not kept. */
+const taken = async (page: Page): Promise<Buffer> => {
+  await page.waitForTimeout(500);
+  return page.screenshot();
+};
+/** Several pictures beside each other in one. */
+async function beside(pictures: readonly Buffer[], name: string): Promise<void> {
+  const page = await browser.newPage({ viewport: { width: 590 * pictures.length, height: 1266 } });
+  const images = pictures.map((one) => `<img src="data:image/png;base64,${one.toString('base64')}">`);
+  await page.setContent(`<body style="margin:0;display:flex;gap:5px;background:#999">${images.join('')}</body>`);
+  await page.screenshot({ path: `${folder}/${name}.png` });
+  await page.close();
+}
+/** A made-up press, drawn: full of things that lie as they fell, or with all in bins. */
+async function drawnPress(tidy: boolean): Promise<Buffer> {
+  const page = await browser.newPage({ viewport: { width: 900, height: 1100 } });
+  const shelf = (y: number): string => `<rect x="40" y="${y}" width="820" height="16" fill="#6b5a45"/>`;
+  const things = [240, 500, 760, 1020].flatMap((floor, row) =>
+    Array.from({ length: tidy ? 3 : 9 }, (_, at) => {
+      const colour = `hsl(${tidy ? 40 : (at * 47 + row * 70) % 360} ${tidy ? 30 : 45}% ${tidy ? 78 : 62}%)`;
+      const [width, height] = tidy ? [240, 150] : [70 + ((at * 37) % 60), 60 + ((row * 31 + at * 53) % 90)];
+      const x = tidy ? 60 + at * 265 : 50 + at * 88;
+      const turned = tidy ? 0 : ((at * 29 + row * 17) % 40) - 20;
+      return `<rect x="${x}" y="${floor - height}" width="${width}" height="${height}" rx="8" fill="${colour}" stroke="#333" stroke-width="2" transform="rotate(${turned} ${x + width / 2} ${floor})"/>`;
+    }),
+  );
+  await page.setContent(
+    `<body style="margin:0"><svg width="900" height="1100"><rect width="900" height="1100" fill="#d8cfbf"/><rect x="20" y="20" width="860" height="1060" fill="#efe8da" stroke="#6b5a45" stroke-width="20"/>${things.join('')}${[240, 500, 760, 1020].map(shelf).join('')}</svg></body>`,
+  );
+  const picture = await page.screenshot();
+  await page.close();
+  return picture;
+}
+
 const phone = await open('phone', 'light');
 await enter(phone);
 await openSpace(phone, 'Rack 1');
@@ -51,7 +85,6 @@ await shot(phone, 'labels-phone');
 await visit(phone, '/nooks');
 await shot(phone, 'nooks-phone');
 await visit(phone, '/');
-await shot(phone, 'find-phone');
 await phone.getByTestId('find').fill('papr lantrn');
 await phone.getByTestId('answer').waitFor();
 await shot(phone, 'find-answer-phone');
@@ -63,7 +96,41 @@ await phone.getByTestId('record-line').press('Enter');
 await phone.getByTestId('record-line').fill('6 tins tomatoes chopped 400 g exp 3/28');
 await shot(phone, 'record-phone');
 await visit(phone, '/rounds');
-await shot(phone, 'rounds-phone');
+const rounds = [await taken(phone)];
+await phone.getByRole('button', { name: /^Expiry round/ }).click();
+await phone.getByTestId('round-steps').waitFor();
+rounds.push(await taken(phone));
+await visit(phone, '/drift');
+rounds.push(await taken(phone));
+await beside(rounds, 'rounds-phone');
+await visit(phone, '/kits');
+await phone.getByRole('button', { name: /^Van first-aid kit/ }).click();
+await phone.getByTestId('kit-figures').waitFor();
+await shot(phone, 'kit-phone');
+await visit(phone, '/care');
+await phone.getByRole('button', { name: /^Pim/ }).click();
+await phone.getByTestId('by-the-package').waitFor();
+await phone.getByRole('button', { name: 'Record what was given' }).click();
+await phone.getByLabel(/^Temperature before/).fill('38.6');
+await phone.getByRole('button', { name: 'Record it' }).click();
+await phone.getByText(/^By the package: not before/).waitFor();
+await phone.waitForTimeout(9500);
+await shot(phone, 'care-phone');
+await openSpace(phone, 'Stair press');
+await phone.getByTestId('photo-strip').getByRole('button', { name: 'Before and after …' }).click();
+for (const [moment, tidy] of [
+  ['Before', false],
+  ['After', true],
+] as const) {
+  await phone.getByRole('radio', { name: moment }).click();
+  const choosing = phone.waitForEvent('filechooser');
+  await phone.getByRole('button', { name: 'From a file' }).click();
+  await (await choosing).setFiles({ name: 'press.png', mimeType: 'image/png', buffer: await drawnPress(tidy) });
+  await phone.getByText(/^Picture kept/).waitFor();
+  await phone.waitForTimeout(9500);
+}
+await phone.getByTestId('before-after').waitFor();
+await shot(phone, 'before-after-phone');
 await visit(phone, '/use-first');
 await phone.getByText(/lost at the present pace/).waitFor();
 await shot(phone, 'use-first-phone');
@@ -81,9 +148,6 @@ await phone.getByPlaceholder('Do we have …?').fill('spagh');
 // The last word about a tick has gone.
 await phone.waitForTimeout(9500);
 await shot(phone, 'shop-phone');
-await phone.getByRole('button', { name: 'Put away' }).click();
-await phone.getByRole('button', { name: /^1 week/ }).click();
-await shot(phone, 'put-away-phone');
 
 const planIn = async (page: Page, space: string): Promise<void> => {
   await openSpace(page, space);
@@ -118,7 +182,6 @@ await wide.getByRole('grid').focus();
 for (const key of ['ArrowDown', 'ArrowDown', ' ', 'ArrowDown', ' ', 'ArrowDown']) await wide.keyboard.press(key);
 await shot(wide, 'stock-wide');
 
-await where(wide, 'where-wide');
 await planIn(wide, 'Stair press');
 await wide.getByRole('button', { name: 'Find the best mix' }).click();
 await wide.getByRole('button', { name: 'Find again' }).waitFor();

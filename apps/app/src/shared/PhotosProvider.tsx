@@ -51,13 +51,19 @@ export function usePicture(hash: string | null): { url: string | null; missing: 
     if (hash === null || !box) return undefined;
     let url: string | null = null;
     let gone = false;
-    void box.get(hash, false).then((blob) => {
-      if (gone) return;
-      url = blob && URL.createObjectURL(blob);
-      setFound({ hash, url });
-    });
+    let timer: ReturnType<typeof setTimeout> | null = null;
+    const look = (): void =>
+      void box.get(hash, false).then((blob) => {
+        if (gone) return;
+        url = blob && URL.createObjectURL(blob);
+        setFound({ hash, url });
+        // The device that took it may not have sent it yet.
+        if (blob === null) timer = setTimeout(look, AGAIN_MS);
+      });
+    look();
     return () => {
       gone = true;
+      if (timer) clearTimeout(timer);
       if (url) URL.revokeObjectURL(url);
     };
   }, [box, hash, connection]);

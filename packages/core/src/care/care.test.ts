@@ -106,6 +106,16 @@ it('the same active ingredient under another name is pointed out and counted wit
   expect(iso(now.notBeforeMs)).toBe('2026-11-25T15:00:00.000Z');
 });
 
+it('what is to be three days apart is counted over three days, under any name', () => {
+  const limits = [limit({ leastHours: 72, mostInDay: null })];
+  const state = home(
+    [medicine('syrup', { ingredient: 'Substance', limits }), medicine('tablets', { ingredient: 'substance' })],
+    [given('2026-11-23T09:00Z', 'item tablets')],
+  );
+  const now = careNow(state, 'pim', 'item syrup', Date.parse('2026-11-25T11:40Z'));
+  expect([iso(now.notBeforeMs), now.inDay, now.alike]).toEqual(['2026-11-26T09:00:00.000Z', 0, []]);
+});
+
 // Europe/Stockholm puts its clocks back on 25 October 2026 at 03:00 (IANA time zone data): 00:30 to 05:30 is six hours.
 it('hours are hours that pass, also on the night on which the clocks are put back', () => {
   const state = home([medicine('syrup')], [given('2026-10-25T00:30+02:00')]);

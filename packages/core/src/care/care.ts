@@ -66,8 +66,8 @@ export function careNow(state: HouseholdState, personId: string, itemId: string,
   const all = entriesOf(state, personId);
   const given = all.filter((entry) => entry.itemId === itemId);
   const within = (entry: CareEntryRow): boolean => Date.parse(entry.at) > nowMs - DAY_MS;
-  const alike = all.filter((entry) => entry.itemId !== null && alikeIds.has(entry.itemId) && within(entry));
-  const counted = [...given, ...alike].sort(newestFirst);
+  const other = all.filter((entry) => entry.itemId !== null && alikeIds.has(entry.itemId));
+  const counted = [...given, ...other].sort(newestFirst);
   const last = counted[0];
   const ends: number[] = [];
   if (limit?.leastHours && last) ends.push(Date.parse(last.at) + limit.leastHours * HOUR_MS);
@@ -77,7 +77,7 @@ export function careNow(state: HouseholdState, personId: string, itemId: string,
   const notBeforeMs = Math.max(...ends, -Infinity);
   return {
     given,
-    alike,
+    alike: other.filter(within),
     limit,
     notBeforeMs: notBeforeMs > nowMs ? notBeforeMs : null,
     inDay: counted.filter(within).length,

@@ -105,6 +105,8 @@ it('one kit is not filled from another, nor from what is out', () => {
   const [van, party] = [kit({ parts: [part('dressing', 3)] }), kit({ id: 'other', nookId: 'cupboard' })];
   const spare = lot('b', 'dressing', 'cupboard', 4);
   expect(kitNow(home([spare], [van, party]), van, TODAY, PUBLISHED_GUIDE).parts[0]!.fillFrom).toEqual([]);
+  const lent = home([{ ...lot('a', 'dressing', 'bag', 3), inUseOn: '2026-11-20' }], [van]);
+  expect(kitNow(lent, van, TODAY, PUBLISHED_GUIDE).parts[0]!.missingThousandths).toBe(3000);
   const out = home([{ ...spare, inUseOn: '2026-11-20' }], [van]);
   expect(kitNow(out, van, TODAY, PUBLISHED_GUIDE).parts[0]!.fillFrom).toEqual([]);
 });

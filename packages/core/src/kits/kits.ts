@@ -82,8 +82,8 @@ interface Dated {
 }
 
 /**
- * Where a kit stands today. What is past its date does not count as there. What other kits hold is not taken for this one,
- * nor what is out of its place. For example a kit that needs 3 dressings and has 2 is missing 1; with 4 spare ones in a
+ * Where a kit stands today. What is past its date or out of its place does not count as there, and what other kits hold is not
+ * taken for this one. For example a kit that needs 3 dressings and has 2 is missing 1; with 4 spare ones in a
  * cupboard it can be filled from there.
  */
 export function kitNow(state: HouseholdState, kit: KitRow, today: CivilDate, guide: KeepingGuide): KitNow {
@@ -98,11 +98,9 @@ export function kitNow(state: HouseholdState, kit: KitRow, today: CivilDate, gui
     const item = state.get('item', part.itemId);
     if (!item || item.retired) return [];
     const lots = [part.itemId, ...part.alsoIds].flatMap((id) => datedLots(state, id, guide));
-    const here = lots.filter(({ lot }) => own === null || own.has(lot.nookId));
-    const elsewhere =
-      own === null
-        ? []
-        : lots.filter(({ lot }) => !own.has(lot.nookId) && !others.has(lot.nookId) && (lot.inUseOn ?? null) === null);
+    const present = lots.filter(({ lot }) => (lot.inUseOn ?? null) === null);
+    const here = present.filter(({ lot }) => own === null || own.has(lot.nookId));
+    const elsewhere = own === null ? [] : present.filter(({ lot }) => !own.has(lot.nookId) && !others.has(lot.nookId));
     return [partNow(part, item, here, elsewhere, today)];
   });
   const complete = parts.filter(({ missingThousandths, endsSoon }) => missingThousandths === 0 && !endsSoon);

@@ -39,7 +39,7 @@ const total = (state: HouseholdState): number =>
 
 it('one of three is lent: two are here, the third is known to be out and still ours', () => {
   const state = home();
-  run(state, opsForLending(drill(state), 1000, said({ dueOn: '2026-11-20' }), state.lotsIn('box'), context));
+  run(state, opsForLending(drill(state), 1000, said({ dueOn: '2026-11-20' }), context));
   expect(total(state)).toBe(3000);
   const [loan] = loansOut(state);
   expect(loan).toMatchObject({ thousandths: 1000, to: 'the mill', outOn: TODAY });
@@ -58,7 +58,7 @@ it('one of three is lent: two are here, the third is known to be out and still o
 
 it('fewer come back than went out: the rest is still out', () => {
   const state = home();
-  run(state, opsForLending(drill(state), 3000, said(), state.lotsIn('box'), context));
+  run(state, opsForLending(drill(state), 3000, said(), context));
   run(state, opsForBringingBack(state, loansOut(state)[0]!, 2000, context));
   expect(loansOut(state)).toMatchObject([{ thousandths: 1000 }]);
   expect(total(state)).toBe(3000);
@@ -139,4 +139,24 @@ it('what waits longer than usual is pointed out', () => {
     [26, true],
     [2, false],
   ]);
+});
+
+it('lent twice on one day to two people: each comes back by itself', () => {
+  const state = home();
+  run(state, opsForLending(drill(state), 1000, said({ to: 'the mill' }), context));
+  run(state, opsForLending(drill(state), 1000, said({ to: 'the school' }), context));
+  const [mill, school] = [...loansOut(state)].sort((a, b) => (a.to < b.to ? -1 : 1));
+  expect(mill!.whatId).not.toBe(school!.whatId);
+  run(state, opsForBringingBack(state, mill!, null, context));
+  const out = state.lotsIn('box').filter(({ inUseOn }) => inUseOn);
+  expect(out.map((lot) => loanOfLot(state, lot)?.to)).toEqual(['the school']);
+  expect(total(state)).toBe(3000);
+});
+
+it('two phones say that a bin is out: back once, it is back', () => {
+  const state = home();
+  for (const to of ['kitchen', 'garden']) run(state, opsForGoingOut('box', said({ way: 'taken', to }), context));
+  expect(loansOut(state)).toHaveLength(2);
+  run(state, opsForBringingBack(state, loansOut(state)[0]!, null, context));
+  expect([loansOut(state), loanOfNook(state, 'box')]).toEqual([[], null]);
 });

@@ -16,7 +16,8 @@ import { opsForTaking, opsForUsing, type OpContext } from '../stock';
 
 /** What is out now, by what it is. */
 class OutNow implements RowView {
-  private readonly byWhat = new Map<string, LoanRow>();
+  /** Two devices may have said it of one thing: then there are two. */
+  private readonly byWhat = new Map<string, Map<string, LoanRow>>();
 
   constructor(private readonly state: HouseholdState) {
     for (const loan of state.all('loan')) this.changed('loan', undefined, loan);
@@ -25,23 +26,35 @@ class OutNow implements RowView {
   changed(entity: EntityKind, before: AnyRow | undefined, after: AnyRow | undefined): void {
     if (entity !== 'loan') return;
     const [was, is] = [before as LoanRow | undefined, after as LoanRow | undefined];
-    if (was && this.byWhat.get(was.whatId)?.id === was.id) this.byWhat.delete(was.whatId);
-    if (is && !is.retired && is.backOn === null) this.byWhat.set(is.whatId, is);
+    if (was) {
+      this.byWhat.get(was.whatId)?.delete(was.id);
+      if (this.byWhat.get(was.whatId)?.size === 0) this.byWhat.delete(was.whatId);
+    }
+    if (!is || is.retired || is.backOn !== null) return;
+    const known = this.byWhat.get(is.whatId) ?? new Map<string, LoanRow>();
+    this.byWhat.set(is.whatId, known.set(is.id, is));
   }
 
   get any(): boolean {
     return this.byWhat.size > 0;
   }
 
+  all(id: string): LoanRow[] {
+    return [...(this.byWhat.get(id)?.values() ?? [])];
+  }
+
+  /** What was said last. */
   of(id: string): LoanRow | null {
-    return this.byWhat.get(id) ?? null;
+    return (
+      this.all(id).sort((a, b) => (a.outOn < b.outOn ? 1 : a.outOn > b.outOn ? -1 : a.id < b.id ? 1 : -1))[0] ?? null
+    );
   }
 
   /** The kits that are out, by the place they lie in. */
   kitIn(nookId: string): LoanRow | null {
-    for (const loan of this.byWhat.values()) {
-      const kit = this.state.get('kit', loan.whatId);
-      if (kit && !kit.retired && kit.nookId === nookId) return loan;
+    for (const whatId of this.byWhat.keys()) {
+      const kit = this.state.get('kit', whatId);
+      if (kit && !kit.retired && kit.nookId === nookId) return this.of(whatId);
     }
     return null;
   }
@@ -95,21 +108,12 @@ const fieldsOf = (whatId: string, thousandths: number | null, said: Said, { toda
   packed: [],
 });
 
-/**
- * An amount of a lot goes out: it stays in the stock, as in use, and its place is kept for it.
- * @param presentHere the lots of its place
- */
-export function opsForLending(
-  lot: LotRow,
-  thousandths: number,
-  said: Said,
-  presentHere: readonly LotRow[],
-  context: OpContext,
-): Op[] {
+/** An amount of a lot goes out, as a lot of its own: it stays in the stock, as in use, and its place is kept for it. */
+export function opsForLending(lot: LotRow, thousandths: number, said: Said, context: OpContext): Op[] {
   const amount = Math.min(thousandths, lot.quantityThousandths);
   if (amount <= 0) return [];
   const already = (lot.inUseOn ?? null) !== null;
-  const used = already ? [] : opsForUsing(lot, amount, false, presentHere, context);
+  const used = already ? [] : opsForUsing(lot, amount, false, [], context);
   const into = used.at(-1);
   const whatId = into?.op === 'event' ? into.event.lotId : lot.id;
   return [
@@ -137,10 +141,15 @@ export function opsForBringingBack(
   const back = out === null || thousandths === null ? out : Math.min(out, thousandths);
   const rest = out === null || back === null ? 0 : out - back;
   const fields = rest > 0 ? { thousandths: rest } : { backOn: context.today };
-  const change: Op = { op: 'change', entity: 'loan', id: loan.id, fields };
+  const change = (id: string): Op => ({ op: 'change', entity: 'loan', id, fields });
   const lot = state.get('lot', loan.whatId);
-  if (!lot || back === null) return [change];
-  return [...opsForUsing(lot, back, true, state.lotsIn(lot.nookId), context), change];
+  // A bin or kit that is back is back, whoever said that it was out.
+  if (!lot || back === null)
+    return [loan, ...outNow(state).all(loan.whatId)]
+      .map(({ id }) => id)
+      .filter(isFirst)
+      .map(change);
+  return [...opsForUsing(lot, back, true, state.lotsIn(lot.nookId), context), change(loan.id)];
 }
 
 /** So much of some things was used: of the first, or what serves as well. */
@@ -162,6 +171,8 @@ export function opsForUsedOfKit(
     return lots.length === 0 || thousandths <= 0 ? [] : opsForTaking(lots, thousandths, context);
   });
 }
+
+const isFirst = <T>(one: T, at: number, all: readonly T[]): boolean => all.indexOf(one) === at;
 
 /** A lot in a waiting place, and for how long. */
 export interface Waiting {

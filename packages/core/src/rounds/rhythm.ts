@@ -1,6 +1,7 @@
 /** When a round falls due, by its rhythm alone. */
 import { addDays, daysOfRule, isRecurrence, partsOf, type CivilDate } from '../base';
-import type { Rhythm } from '../household';
+import { useIdOf, type HouseholdState, type Rhythm } from '../household';
+import { IN, readDigest } from '../use';
 
 /** The first days of the seasons, as weather services count them. */
 const SEASONS = ['03-01', '06-01', '09-01', '12-01'] as const;
@@ -16,8 +17,9 @@ const AHEAD_DAYS = 400;
 export type RhythmProblem = 'no_day' | 'unreadable' | 'never';
 
 /** What is wrong with a rhythm; null: nothing. */
-export function rhythmProblem({ kind, rule, days }: Rhythm, startsOn: CivilDate): RhythmProblem | null {
+export function rhythmProblem({ kind, rule, days, itemId }: Rhythm, startsOn: CivilDate): RhythmProblem | null {
   if (kind === 'season') return null;
+  if (kind === 'stock') return itemId ? null : 'no_day';
   if (kind === 'after') return days === null ? 'no_day' : null;
   if (rule === null || rule.trim() === '') return 'no_day';
   if (!isRecurrence(rule)) return 'unreadable';
@@ -33,6 +35,7 @@ const comesInAges = (rule: string, startsOn: CivilDate): boolean =>
 /**
  * The days on which a round falls due, from one to another, both among them.
  * @param lastDone for a rhythm that is counted from it; null: it was not done yet
+ * @param comings for a rhythm that follows a thing: the days on which some of it was put in
  */
 export function dueDays(
   { kind, rule, days }: Rhythm,
@@ -40,6 +43,7 @@ export function dueDays(
   lastDone: CivilDate | null,
   from: CivilDate,
   to: CivilDate,
+  comings: readonly CivilDate[] = [],
 ): CivilDate[] {
   if (to < from) return [];
   switch (kind) {
@@ -53,6 +57,8 @@ export function dueDays(
       const on = again < startsOn ? startsOn : again;
       return on >= from && on <= to ? [on] : [];
     }
+    case 'stock':
+      return comings.filter((on) => on >= from && on <= to && on >= startsOn);
     case 'season': {
       const { year } = partsOf(from);
       const last = partsOf(to).year;
@@ -72,3 +78,17 @@ export const nextDue = (
   lastDone: CivilDate | null,
   after: CivilDate,
 ): CivilDate | null => dueDays(rhythm, startsOn, lastDone, addDays(after, 1), addDays(after, AHEAD_DAYS))[0] ?? null;
+
+const DAY_MS = 86_400_000;
+/**
+ * The days on which some of the thing that a rhythm follows was put in, as its use is kept up: what was only moved does not count.
+ * Days are those of UTC, as everywhere in the use of a thing. Empty for other rhythms.
+ */
+export function comingsOf(state: HouseholdState, { kind, itemId }: Rhythm): CivilDate[] {
+  const use = kind === 'stock' && itemId ? state.get('use', useIdOf(itemId)) : undefined;
+  if (!use) return [];
+  return [...readDigest(use.digest).days]
+    .filter(([, cell]) => cell[IN] > 0)
+    .map(([day]) => new Date(day * DAY_MS).toISOString().slice(0, 10))
+    .sort();
+}

@@ -17,14 +17,17 @@ import {
  * - `rule`: on the days of an RFC 5545 recurrence
  * - `after`: so many days after it was last done
  * - `season`: on the first day of March, June, September and December
+ * - `stock`: on the day on which some of a thing was put in
  */
-export const RHYTHMS = ['rule', 'after', 'season'] as const;
+export const RHYTHMS = ['rule', 'after', 'season', 'stock'] as const;
 const rhythm = record({
   kind: oneOf(...RHYTHMS),
   /** Of RFC 5545, without its start: `FREQ=WEEKLY;BYDAY=SU`; null: it has none. */
   rule: orNull(text(1, 200)),
   /** Days after it was last done. */
   days: orNull(whole(1, 3660)),
+  /** Of `stock`: which thing. */
+  itemId: added(orNull(weakRef('item'))),
 });
 export type Rhythm = Holds<typeof rhythm>;
 

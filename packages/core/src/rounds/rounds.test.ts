@@ -17,7 +17,7 @@ import {
 } from '../household/sampleHome.test-support';
 import { opsForRefill } from '../restock';
 import { READY_MADE } from './readyMade';
-import { dueDays, nextDue, rhythmProblem } from './rhythm';
+import { comingsOf, dueDays, nextDue, rhythmProblem } from './rhythm';
 import { opsForAfresh, opsForBookedStep, opsForTick, opsForUntick } from './roundOps';
 import { homeElsewhere, stepsOfRound } from './steps';
 import { roundNow, roundsNow, stepsDone } from './turns';
@@ -279,4 +279,49 @@ it('a season swap lists the bins that change places', () => {
   for (const row of sampleRows()) state.put(row);
   const swap = round({ kind: 'season_swap', swaps: [{ oneId: 'hats', otherId: 'cushions' }], steps: ['Air the loft'] });
   expect(stepsOfRound(state, swap, '2026-12-01').map(({ key }) => key)).toEqual(['w Air the loft', 's hats cushions']);
+});
+
+describe('a round that follows a thing', () => {
+  const follows: Rhythm = { kind: 'stock', rule: null, days: null, itemId: 'salt' };
+  const context = (day: string) => ({ newId: idMaker(day), now: `${day}T10:00:00.000Z`, today: day });
+  const put = (state: HouseholdState, kind: 'put_in' | 'moved_in', day: string): void =>
+    runOps(
+      state,
+      [
+        {
+          op: 'event',
+          event: {
+            id: `e ${day} ${kind}`,
+            lotId: 'salt lot',
+            kind,
+            quantityThousandths: 1000,
+            occurredAt: `${day}T10:00:00.000Z`,
+            reason: null,
+            voids: null,
+          },
+        },
+      ],
+      context(day),
+    );
+  it('falls due on the days on which some of it was put in, not when it was moved', () => {
+    const state = new HouseholdState();
+    for (const row of sampleRows()) state.put(row);
+    state.put({ entity: 'item', row: { ...itemFields({ name: 'Salt' }), ...base('salt') } });
+    state.put({ entity: 'lot', row: lotRow('salt lot', { itemId: 'salt', quantityThousandths: 0 }) });
+    put(state, 'put_in', '2026-11-20');
+    put(state, 'moved_in', '2026-11-22');
+    put(state, 'put_in', '2026-11-25');
+    expect(comingsOf(state, follows)).toEqual(['2026-11-20', '2026-11-25']);
+    expect(comingsOf(state, rule('FREQ=DAILY'))).toEqual([]);
+    const label = round({ kind: 'own', rhythm: follows, startsOn: '2026-11-01' });
+    state.put({ entity: 'round', row: label });
+    const [now] = roundsNow(state, '2026-11-27');
+    expect(now).toMatchObject({ due: { dueOn: '2026-11-25' }, missed: 1, next: null });
+    const done = roundNow(label, [tick('2026-11-25')], '2026-11-27', comingsOf(state, follows));
+    expect(done.due).toBeNull();
+  });
+  it('needs a thing', () => {
+    expect(rhythmProblem({ ...follows, itemId: null }, '2026-11-01')).toBe('no_day');
+    expect(rhythmProblem(follows, '2026-11-01')).toBeNull();
+  });
 });

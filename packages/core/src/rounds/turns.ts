@@ -1,7 +1,7 @@
 /** The turns of a round: which is due, which were done, skipped or missed, and what was done in one. */
 import { addDays, daysBetween, type CivilDate } from '../base';
 import type { HouseholdState, RoundRow, RoundTickRow } from '../household';
-import { dueDays, nextDue } from './rhythm';
+import { comingsOf, dueDays, nextDue } from './rhythm';
 
 /** How far back the strip of a round goes, and how far ahead. */
 export const STRIP_DAYS = { back: 42, ahead: 7 } as const;
@@ -57,8 +57,13 @@ function lastOf(ticks: readonly RoundTickRow[]): RoundNow['last'] {
   return last ? { on: last.on, personId: last.personId } : null;
 }
 
-/** Where a round stands today. */
-export function roundNow(round: RoundRow, ticks: readonly RoundTickRow[], today: CivilDate): RoundNow {
+/** Where a round stands today. @param comings see `comingsOf` */
+export function roundNow(
+  round: RoundRow,
+  ticks: readonly RoundTickRow[],
+  today: CivilDate,
+  comings: readonly CivilDate[] = [],
+): RoundNow {
   const done = lastDone(ticks);
   const { rhythm, startsOn } = round;
   const from = addDays(today, -LOOKED_BACK_DAYS);
@@ -71,7 +76,7 @@ export function roundNow(round: RoundRow, ticks: readonly RoundTickRow[], today:
             ...dueDays(rhythm, startsOn, done, EVER, addDays(today, STRIP_DAYS.ahead)),
           ]),
         ]
-      : dueDays(rhythm, startsOn, done, from, addDays(today, STRIP_DAYS.ahead));
+      : dueDays(rhythm, startsOn, done, from, addDays(today, STRIP_DAYS.ahead), comings);
   const turns = ruled.sort().map((dueOn): Turn => turnOf(dueOn, ticks, today));
   // Only the last that came can be due: those before it were missed when the next one came.
   const last = turns.filter(({ dueOn }) => dueOn <= today).at(-1);
@@ -124,7 +129,7 @@ export function roundsNow(state: HouseholdState, today: CivilDate): RoundNow[] {
   const key = ({ due, next }: RoundNow): string => (due ? `0 ${due.on}` : `1 ${next ?? '9999'}`);
   return state
     .all('round')
-    .map((round) => roundNow(round, ticks.get(round.id) ?? [], today))
+    .map((round) => roundNow(round, ticks.get(round.id) ?? [], today, comingsOf(state, round.rhythm)))
     .sort((a, b) => (key(a) < key(b) ? -1 : key(a) > key(b) ? 1 : a.round.name < b.round.name ? -1 : 1));
 }
 

@@ -67,7 +67,7 @@ export function PersonCareScreen() {
 }
 
 function OnePerson({ person }: { person: PersonRow }) {
-  const nowMs = useNow();
+  const nowMs = useNow(useHousehold(({ version }) => version));
   const [chosen, setChosen] = useState<string | null>(null);
   const [dialog, setDialog] = useState<'give' | 'temperature' | 'package' | null>(null);
   const { entries, things, state } = useHousehold((snapshot) => {

@@ -18,12 +18,12 @@ export function Phones() {
     retry: 0,
   });
   const waiting = store.waiting.length;
-  if (connection === 'offline' || isError)
+  if (isError || (connection !== 'online' && connection !== 'connecting'))
     return (
       <Note>
-        <Strong>This phone has no signal now.</Strong>
+        <Strong>{connection === 'signed_out' ? 'This phone is signed out.' : 'This phone has no signal now.'}</Strong>
         <Small>
-          What others recorded since it had one is not here, and they do not see what is recorded here
+          What others recorded since it was last in touch is not here, and they do not see what is recorded here
           {waiting > 0 ? ' yet' : ''}. Ask them before you give anything.
         </Small>
       </Note>

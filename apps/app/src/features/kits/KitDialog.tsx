@@ -1,13 +1,14 @@
-import { type KitFields, type KitPart, type KitRow } from '@ours/core';
+import { KIT_SOON_DAYS, type KitFields, type KitPart, type KitRow } from '@ours/core';
 import { useRouter } from 'expo-router';
 import { useState } from 'react';
 import { XStack, YStack } from 'tamagui';
 import { Field } from '@/kit/form/Field';
 import { Stepper } from '@/kit/form/Stepper';
 import { Dialog } from '@/kit/layout/Dialog';
+import { LabelledLine } from '@/kit/layout/LabelledLine';
 import { Button } from '@/kit/press/Button';
 import { figureWords } from '@/kit/text/counted';
-import { Small, Strong } from '@/kit/text/Text';
+import { Small, Strong, Text } from '@/kit/text/Text';
 import { useHousehold } from '@/shared/HouseholdProvider';
 import { ItemPicker } from '@/shared/ItemPicker';
 import { NookPicker } from '@/shared/NookPicker';
@@ -16,6 +17,7 @@ import { wayTo } from '@/shared/placeWords';
 import { useRunCommand } from '@/shared/useRunCommand';
 
 const ONE = 1000;
+const SOON_STEP = 10;
 
 /** What a kit is called, where it lies, and what belongs to it. */
 export function KitDialog({ kit, onClose }: { kit: KitRow | null; onClose: () => void }) {
@@ -29,12 +31,14 @@ export function KitDialog({ kit, onClose }: { kit: KitRow | null; onClose: () =>
   const [sent, setSent] = useState(false);
   const { names, others, place } = useHousehold(({ state, version }) => ({
     version,
-    names: new Map(parts.map(({ itemId }) => [itemId, state.get('item', itemId)?.name ?? 'a thing that is gone'])),
+    names: new Map(
+      parts
+        .flatMap(({ itemId, alsoIds }) => [itemId, ...alsoIds])
+        .map((id) => [id, state.get('item', id)?.name ?? 'a thing that is gone']),
+    ),
     others: state.all('kit').filter(({ id }) => id !== kit?.id),
     place: nookId === null ? null : (wayTo(state, nookId)?.steps.slice(1).join(' › ') ?? 'a place that is gone'),
   }));
-  const setPart = (itemId: string, by: number): void =>
-    setParts(parts.map((part) => (part.itemId === itemId ? { ...part, thousandths: part.thousandths + by } : part)));
   const save = async (): Promise<void> => {
     setSent(true);
     const said = name.trim();
@@ -79,20 +83,19 @@ export function KitDialog({ kit, onClose }: { kit: KitRow | null; onClose: () =>
       </YStack>
       <YStack gap={6}>
         <Small>What belongs to it, and how many</Small>
-        {parts.map(({ itemId, thousandths }) => (
-          <XStack key={itemId} gap={8} alignItems="center">
-            <Strong flex={1}>{names.get(itemId)}</Strong>
-            <Stepper
-              label={`How many ${names.get(itemId)}`}
-              value={figureWords(thousandths)}
-              less={thousandths > ONE ? `One less, ${names.get(itemId)}` : `Without ${names.get(itemId)}`}
-              more={`One more, ${names.get(itemId)}`}
-              onLess={() =>
-                thousandths > ONE ? setPart(itemId, -ONE) : setParts(parts.filter((part) => part.itemId !== itemId))
-              }
-              onMore={() => setPart(itemId, ONE)}
-            />
-          </XStack>
+        {parts.map((part) => (
+          <PartLine
+            key={part.itemId}
+            part={part}
+            names={names}
+            onChange={(next) =>
+              setParts(
+                next === null
+                  ? parts.filter(({ itemId }) => itemId !== part.itemId)
+                  : parts.map((one) => (one.itemId === part.itemId ? next : one)),
+              )
+            }
+          />
         ))}
         <ItemPicker
           label="Add a thing"
@@ -137,5 +140,71 @@ export function KitDialog({ kit, onClose }: { kit: KitRow | null; onClose: () =>
         />
       ) : null}
     </Dialog>
+  );
+}
+
+/** A thing of the kit with how many; what else serves as well and from when it counts as ending soon behind its button. */
+function PartLine({
+  part,
+  names,
+  onChange,
+}: {
+  part: KitPart;
+  names: ReadonlyMap<string, string>;
+  /** Null: it no longer belongs to the kit. */
+  onChange: (part: KitPart | null) => void;
+}) {
+  const [open, setOpen] = useState(false);
+  const { thousandths, alsoIds } = part;
+  const name = names.get(part.itemId) ?? '';
+  const soon = part.soonDays ?? KIT_SOON_DAYS;
+  return (
+    <YStack gap={6}>
+      <XStack gap={8} alignItems="center">
+        <YStack flex={1} minWidth={0}>
+          <Strong>{name}</Strong>
+          {alsoIds.length > 0 ? <Small>{`or ${alsoIds.map((id) => names.get(id) ?? '').join(', ')}`}</Small> : null}
+        </YStack>
+        <Button kind="quiet" label={open ? 'Close' : '…'} onPress={() => setOpen(!open)} />
+        <Stepper
+          label={`How many ${name}`}
+          value={figureWords(thousandths)}
+          less={thousandths > ONE ? `One less, ${name}` : `Without ${name}`}
+          more={`One more, ${name}`}
+          onLess={() => onChange(thousandths > ONE ? { ...part, thousandths: thousandths - ONE } : null)}
+          onMore={() => onChange({ ...part, thousandths: thousandths + ONE })}
+        />
+      </XStack>
+      {open ? (
+        <YStack gap={6} paddingLeft={12}>
+          <LabelledLine label="Ends soon, days before its date">
+            <Stepper
+              label={`Ends soon, days before the date of ${name}`}
+              value={soon}
+              less="Ten days less"
+              more="Ten days more"
+              canLess={soon >= SOON_STEP}
+              onLess={() => onChange({ ...part, soonDays: soon - SOON_STEP })}
+              onMore={() => onChange({ ...part, soonDays: soon + SOON_STEP })}
+            />
+          </LabelledLine>
+          {alsoIds.map((id) => (
+            <XStack key={id} gap={8} alignItems="center">
+              <Text flex={1}>{`${names.get(id) ?? ''} serves as well`}</Text>
+              <Button
+                kind="quiet"
+                label={`Without ${names.get(id) ?? ''}`}
+                onPress={() => onChange({ ...part, alsoIds: alsoIds.filter((one) => one !== id) })}
+              />
+            </XStack>
+          ))}
+          <ItemPicker
+            label={`What serves as well as ${name}`}
+            exclude={[part.itemId, ...alsoIds]}
+            onPick={(item) => onChange({ ...part, alsoIds: [...alsoIds, item.id] })}
+          />
+        </YStack>
+      ) : null}
+    </YStack>
   );
 }

@@ -23,6 +23,7 @@ import { Footer } from '@/kit/layout/Footer';
 import { ListHeading } from '@/kit/layout/ListRow';
 import { NotHere } from '@/kit/layout/NotHere';
 import { Screen } from '@/kit/layout/Screen';
+import { TwoPane } from '@/kit/layout/TwoPane';
 import { useContentWidth } from '@/kit/layout/useContentWidth';
 import { Button } from '@/kit/press/Button';
 import { Basket, Check } from '@/kit/press/icons';
@@ -102,63 +103,8 @@ function OneKit({ kit }: { kit: KitRow }) {
       onPressNook={(nookId) => router.push(`/nook/${nookId}`)}
     />
   ) : null;
-  return (
-    <Screen
-      title={kit.name}
-      back="/kits"
-      right={kit.nookId ? <NookPlate nookId={kit.nookId} /> : undefined}
-      footer={
-        <Footer note={lookedWords(kit.lookedOn, looked, day)}>
-          {fillable.length > 0 && kit.nookId ? (
-            <Button
-              grow
-              kind="primary"
-              label={counted(fillable.length, { one: 'Fill # thing', other: 'Fill # things' })}
-              onPress={() => fill(fillable)}
-            />
-          ) : (
-            <Button
-              grow
-              kind="primary"
-              label="Looked through"
-              onPress={() =>
-                void runCommand(
-                  'kit_looked_through',
-                  [
-                    {
-                      op: 'change',
-                      entity: 'kit',
-                      id: kit.id,
-                      fields: { lookedOn: day, lookedById: me.personId ?? null },
-                    },
-                  ],
-                  'Looked through today.',
-                )
-              }
-            />
-          )}
-          {loan ? (
-            <Button label="It is back …" onPress={() => setDialog('back')} />
-          ) : (
-            <Button label="Take it out …" onPress={() => setDialog('out')} />
-          )}
-        </Footer>
-      }
-    >
-      {dialog === 'change' ? <KitDialog kit={kit} onClose={() => setDialog(null)} /> : null}
-      {dialog === 'out' ? (
-        <LendDialog what={{ whatId: kit.id, name: kit.name }} onClose={() => setDialog(null)} />
-      ) : null}
-      {dialog === 'back' && loan ? (
-        <BackWithKit now={now} loan={loan} state={state} onClose={() => setDialog(null)} />
-      ) : null}
-      {loan ? (
-        <YStack paddingHorizontal={16} paddingBottom={8} role="status">
-          <Strong>{outWords(loan, day)}</Strong>
-        </YStack>
-      ) : null}
-      <Figures now={now} />
-      {drawing}
+  const parts = (
+    <YStack>
       {now.parts.length === 0 ? (
         <Text padding={16}>Nothing is said to belong to it yet: add it with “Change the kit …”.</Text>
       ) : null}
@@ -216,6 +162,10 @@ function OneKit({ kit }: { kit: KitRow }) {
           </PartRow>
         ))}
       </YStack>
+    </YStack>
+  );
+  const whole = (
+    <YStack>
       {complete.length > 0 ? (
         <>
           <ListHeading
@@ -224,11 +174,87 @@ function OneKit({ kit }: { kit: KitRow }) {
           />
           <XStack flexWrap="wrap" padding={16} rowGap={12} backgroundColor="$background" testID="kit-complete">
             {complete.map((part) => (
-              <CompletePart key={part.part.itemId} part={part} wide={gtMd} />
+              <CompletePart key={part.part.itemId} part={part} />
             ))}
           </XStack>
         </>
       ) : null}
+    </YStack>
+  );
+  return (
+    <Screen
+      title={kit.name}
+      back="/kits"
+      right={kit.nookId ? <NookPlate nookId={kit.nookId} /> : undefined}
+      footer={
+        <Footer note={lookedWords(kit.lookedOn, looked, day)}>
+          {fillable.length > 0 && kit.nookId ? (
+            <Button
+              grow
+              kind="primary"
+              label={counted(fillable.length, { one: 'Fill # thing', other: 'Fill # things' })}
+              onPress={() => fill(fillable)}
+            />
+          ) : (
+            <Button
+              grow
+              kind="primary"
+              label="Looked through"
+              onPress={() =>
+                void runCommand(
+                  'kit_looked_through',
+                  [
+                    {
+                      op: 'change',
+                      entity: 'kit',
+                      id: kit.id,
+                      fields: { lookedOn: day, lookedById: me.personId ?? null },
+                    },
+                  ],
+                  'Looked through today.',
+                )
+              }
+            />
+          )}
+          {loan ? (
+            <Button label="It is back …" onPress={() => setDialog('back')} />
+          ) : (
+            <Button label="Take it out …" onPress={() => setDialog('out')} />
+          )}
+        </Footer>
+      }
+    >
+      {dialog === 'change' ? <KitDialog kit={kit} onClose={() => setDialog(null)} /> : null}
+      {dialog === 'out' ? (
+        <LendDialog what={{ whatId: kit.id, name: kit.name }} onClose={() => setDialog(null)} />
+      ) : null}
+      {dialog === 'back' && loan ? (
+        <BackWithKit now={now} loan={loan} state={state} onClose={() => setDialog(null)} />
+      ) : null}
+      {loan ? (
+        <YStack paddingHorizontal={16} paddingBottom={8} role="status">
+          <Strong>{outWords(loan, day)}</Strong>
+        </YStack>
+      ) : null}
+      <Figures now={now} />
+      <TwoPane
+        gap={0}
+        left={parts}
+        right={
+          <>
+            {drawing}
+            {whole}
+          </>
+        }
+        rightWidth={520}
+        narrow={
+          <>
+            {drawing}
+            {parts}
+            {whole}
+          </>
+        }
+      />
       <XStack padding={16} gap={8} flexWrap="wrap">
         <Button label="Change the kit …" onPress={() => setDialog('change')} />
         <PrintListButton
@@ -309,10 +335,10 @@ function PartRow({
   );
 }
 
-function CompletePart({ part, wide }: { part: KitPartNow; wide: boolean }) {
+function CompletePart({ part }: { part: KitPartNow }) {
   const palette = usePalette();
   return (
-    <XStack width={wide ? '33%' : '50%'} gap={8} alignItems="center" paddingRight={12}>
+    <XStack width="50%" gap={8} alignItems="center" paddingRight={12}>
       <Check size={20} color={palette.green} strokeWidth={2} />
       <Text flex={1} minWidth={0} numberOfLines={2}>
         {part.item.name}

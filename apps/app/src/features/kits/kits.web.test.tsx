@@ -117,3 +117,16 @@ it('an empty list says what a kit is for, and makes one', async () => {
   await press('Save');
   await waitFor(async () => expect(await queued()).toHaveLength(1));
 });
+
+it('what serves as well, and from when a thing counts as ending soon, is said in the kit', async () => {
+  await openWith(<KitScreen />, home(20, { lot: { expiresOn: addDays(today(), 65), dateKind: 'best_before' } }));
+  await screen.findByText('Complete and in date');
+  await press('Change the kit …');
+  await press('…');
+  await press('Ten days more');
+  await press('Save');
+  await waitFor(() => expect(figures()).toMatch(/1ends soon$/));
+  expect((await queued())[0]!.ops).toMatchObject([
+    { entity: 'kit', fields: { parts: [{ itemId: ID.item, soonDays: 70 }] } },
+  ]);
+});

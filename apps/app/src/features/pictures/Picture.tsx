@@ -37,7 +37,7 @@ export function Picture({
         />
       ) : (
         <Small padding={8} textAlign="center">
-          {missing ? 'Not on this device; it needs a signal.' : '…'}
+          {missing ? 'Not on this device yet.' : '…'}
         </Small>
       )}
     </YStack>

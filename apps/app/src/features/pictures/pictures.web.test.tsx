@@ -63,7 +63,7 @@ it('one from before and one from after are shown on top of each other; without a
   const slider = screen.getByRole('slider');
   fireEvent.change(slider, { target: { value: '70' } });
   expect((slider as HTMLInputElement).value).toBe('70');
-  await waitFor(() => expect(screen.getAllByText('Not on this device; it needs a signal.').length).toBeGreaterThan(0));
+  await waitFor(() => expect(screen.getAllByText('Not on this device yet.').length).toBeGreaterThan(0));
   await press('Keep them on this device');
   expect(await screen.findByText('2 pictures could not be fetched; they need a signal.')).toBeTruthy();
 });

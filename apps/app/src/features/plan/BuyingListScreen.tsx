@@ -35,6 +35,7 @@ import { viewPlan } from './planView';
 import { lotsOfGroups } from './usePlanWork';
 import { boughtWords, totalWords } from './words';
 import { sizeWords } from '@/features/fit/words';
+import { Wishes } from '@/features/wishes';
 
 /** What the chosen plan asks one to buy, to take from the pool, to move and to cut. */
 export function BuyingListScreen() {
@@ -159,6 +160,7 @@ function PlanList({ space, plan }: { space: SpaceRow; plan: PlanRow }) {
         <ListRow key={move.shelfId} title={moveWords(move, unit)} />
       ))}
       <NeedsALook space={space} loose={plan.loose ?? []} />
+      <Wishes nookId={space.id} />
       <XStack padding={16} gap={8} flexWrap="wrap">
         <Button label="Share as text" onPress={() => void share()} />
         <Button label="Table (CSV)" onPress={() => void csv()} />

@@ -9,6 +9,7 @@ import { useHousehold } from '@/shared/HouseholdProvider';
 import { opContext, today } from '@/shared/opContext';
 import { useRunCommand } from '@/shared/useRunCommand';
 import { CalendarAddress } from './CalendarAddress';
+import { ReminderChoice } from './Reminders';
 import { rhythmWords, ROUND_ABOUT, ROUND_NAMES } from './words';
 
 /** Rounds that are usual, each switched on with a tap; all of it can be changed afterwards. */
@@ -66,6 +67,7 @@ export function ReadyDialog({ onClose, onOwn }: { onClose: () => void; onOwn: ()
       </YStack>
       <Button label="A round of our own" onPress={onOwn} />
       {kinds.size > 0 ? <Button label="As a calendar file (iCalendar)" onPress={calendar} /> : null}
+      {kinds.size > 0 ? <ReminderChoice /> : null}
       {kinds.size > 0 ? <CalendarAddress /> : null}
       <Button kind="primary" label="Done" onPress={onClose} />
     </Dialog>

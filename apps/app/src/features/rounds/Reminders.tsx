@@ -1,6 +1,6 @@
 import type { CivilDate, RoundNow } from '@ours/core';
 import { useEffect, useState } from 'react';
-import { XStack } from 'tamagui';
+import { YStack } from 'tamagui';
 import { Button } from '@/kit/press/Button';
 import { Small } from '@/kit/text/Text';
 import { dueTodayWords } from './words';
@@ -11,17 +11,17 @@ const TOLD = 'nook.reminded';
 
 const can = (): boolean => typeof Notification !== 'undefined';
 
+const isWanted = (): boolean => localStorage.getItem(WANTED) === 'yes';
+
 /**
  * The browser's own notification of what is due, once a day, on a device that wants it. Nothing is pushed: it comes while the app
- * is open, and says so.
+ * is open.
  */
-export function Reminders({ rounds, today }: { rounds: readonly RoundNow[]; today: CivilDate }) {
-  const [wanted, setWanted] = useState(() => localStorage.getItem(WANTED) === 'yes');
-  const [refused, setRefused] = useState(false);
+export function useReminder(rounds: readonly RoundNow[], today: CivilDate): void {
   const due = rounds.filter((one) => one.due !== null);
-  const words = dueTodayWords(due);
+  const words = due.length === 0 ? null : dueTodayWords(due);
   useEffect(() => {
-    if (!wanted || !can() || Notification.permission !== 'granted' || due.length === 0) return;
+    if (words === null || !isWanted() || !can() || Notification.permission !== 'granted') return;
     if (localStorage.getItem(TOLD) === today) return;
     localStorage.setItem(TOLD, today);
     try {
@@ -29,8 +29,14 @@ export function Reminders({ rounds, today }: { rounds: readonly RoundNow[]; toda
     } catch {
       // Some browsers show notifications only from a service worker: the page says the same.
     }
-  }, [wanted, due.length, words, today]);
-  if (!can() || rounds.length === 0) return null;
+  }, [words, today]);
+}
+
+/** Whether this device reminds: asked of the browser when it is wanted. */
+export function ReminderChoice() {
+  const [wanted, setWanted] = useState(isWanted);
+  const [refused, setRefused] = useState(false);
+  if (!can()) return null;
   const toggle = async (): Promise<void> => {
     if (wanted) {
       localStorage.removeItem(WANTED);
@@ -43,19 +49,15 @@ export function Reminders({ rounds, today }: { rounds: readonly RoundNow[]; toda
     setWanted(true);
   };
   return (
-    <XStack paddingHorizontal={16} gap={8} alignItems="center">
-      <Button
-        kind="quiet"
-        label={wanted ? 'Remind me no more' : 'Remind me on this device'}
-        onPress={() => void toggle()}
-      />
-      <Small flex={1} role="status">
+    <YStack gap={4}>
+      <Button label={wanted ? 'Remind me no more' : 'Remind me on this device'} onPress={() => void toggle()} />
+      <Small role="status">
         {refused
           ? 'This browser does not allow notifications for this address.'
           : wanted
             ? 'Once a day, while the app is open.'
             : ''}
       </Small>
-    </XStack>
+    </YStack>
   );
 }

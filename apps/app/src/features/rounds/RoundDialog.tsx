@@ -7,19 +7,21 @@ import { Stepper } from '@/kit/form/Stepper';
 import { Dialog } from '@/kit/layout/Dialog';
 import { LabelledLine } from '@/kit/layout/LabelledLine';
 import { Button } from '@/kit/press/Button';
-import { Small, Text } from '@/kit/text/Text';
+import { Small, Strong, Text } from '@/kit/text/Text';
 import { useHousehold } from '@/shared/HouseholdProvider';
+import { ItemPicker } from '@/shared/ItemPicker';
 import { opContext, today } from '@/shared/opContext';
 import { useRunCommand } from '@/shared/useRunCommand';
 import { SwapPairs } from './SwapPairs';
 import { minutesWords, RHYTHM_PROBLEMS, ruleDay, WEEKDAY_CHOICES } from './words';
 
-type How = 'week' | 'month' | 'after' | 'season' | 'own';
+type How = 'week' | 'month' | 'after' | 'season' | 'stock' | 'own';
 const HOWS: readonly { value: How; label: string }[] = [
   { value: 'week', label: 'Every week' },
   { value: 'month', label: 'Every month' },
   { value: 'after', label: 'Days after it was last done' },
   { value: 'season', label: 'When the season turns' },
+  { value: 'stock', label: 'When something is put in' },
   { value: 'own', label: 'A rule' },
 ];
 const MINUTE_STEP = 5;
@@ -39,13 +41,15 @@ export function RoundDialog({ round, onClose }: { round: RoundRow | null; onClos
     people: state.all('person').map(({ id, name }) => ({ id, name })),
     spaces: state.all('space').map(({ id, name }) => ({ id, name })),
   }));
-  const start = round?.rhythm ?? { kind: 'rule' as const, rule: null, days: null };
+  const start: Rhythm = round?.rhythm ?? { kind: 'rule', rule: null, days: null };
   const [name, setName] = useState(round?.name ?? '');
   const [how, setHow] = useState<How>(round ? howOf(start) : 'week');
   const [weekday, setWeekday] = useState(
     WEEKLY.exec(start.rule ?? '')?.[1] ?? MONTHLY.exec(start.rule ?? '')?.[1] ?? (round ? null : ruleDay(today())),
   );
   const [days, setDays] = useState(start.days ?? 30);
+  const [itemId, setItemId] = useState(start.itemId ?? null);
+  const followed = useHousehold(({ state }) => (itemId === null ? null : (state.get('item', itemId)?.name ?? null)));
   const [rule, setRule] = useState(start.rule ?? '');
   const [minutes, setMinutes] = useState(round?.minutes ?? 15);
   const [personIds, setPersonIds] = useState<readonly string[]>(round?.personIds ?? []);
@@ -54,7 +58,7 @@ export function RoundDialog({ round, onClose }: { round: RoundRow | null; onClos
   const [steps, setSteps] = useState((round?.steps ?? []).join('\n'));
   const [sent, setSent] = useState(false);
   const rhythm: Rhythm = {
-    kind: how === 'after' || how === 'season' ? how : 'rule',
+    kind: how === 'after' || how === 'season' || how === 'stock' ? how : 'rule',
     rule:
       how === 'week'
         ? weekday && `FREQ=WEEKLY;BYDAY=${weekday}`
@@ -64,6 +68,7 @@ export function RoundDialog({ round, onClose }: { round: RoundRow | null; onClos
             ? rule.trim()
             : null,
     days: how === 'after' ? days : null,
+    ...(how === 'stock' ? { itemId } : {}),
   };
   const problem = rhythmProblem(rhythm, round?.startsOn ?? today());
   const toggled = (all: readonly string[], id: string): string[] =>
@@ -126,6 +131,12 @@ export function RoundDialog({ round, onClose }: { round: RoundRow | null; onClos
             onMore={() => setDays(days + DAY_STEP)}
           />
         </LabelledLine>
+      ) : null}
+      {how === 'stock' ? (
+        <YStack gap={6}>
+          {followed === null ? null : <Strong>{`When ${followed} is put in`}</Strong>}
+          <ItemPicker label="Which thing?" onPick={({ id }) => setItemId(id)} />
+        </YStack>
       ) : null}
       {how === 'own' ? (
         <Field

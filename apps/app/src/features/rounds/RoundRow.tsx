@@ -21,6 +21,10 @@ export const RoundRow = memo(function RoundRow({ now, today }: { now: RoundNow; 
   const { round, due, lateDays } = now;
   const who = useHousehold(({ state }) => whoDoes(state, round));
   const when = whenWords(now, today);
+  const followed = useHousehold(({ state }) =>
+    round.rhythm.itemId ? state.get('item', round.rhythm.itemId)?.name : undefined,
+  );
+  const rhythm = rhythmWords(round.rhythm, followed);
   return (
     <XStack
       {...pressable({ onPress: () => router.push(`/round/${round.id}` as never) })}
@@ -38,7 +42,7 @@ export const RoundRow = memo(function RoundRow({ now, today }: { now: RoundNow; 
         <Strong numberOfLines={2}>{round.name}</Strong>
         <XStack gap={6} alignItems="center" flexWrap="wrap">
           {due && lateDays > 0 ? <Mark kind="late" label={when} /> : null}
-          <Small>{due && lateDays > 0 ? rhythmWords(round.rhythm) : `${when} · ${rhythmWords(round.rhythm)}`}</Small>
+          <Small>{due && lateDays > 0 ? rhythm : `${when} · ${rhythm}`}</Small>
         </XStack>
       </YStack>
       <YStack alignItems="flex-end" gap={2}>

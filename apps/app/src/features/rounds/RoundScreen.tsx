@@ -1,5 +1,6 @@
 import {
   AFRESH_FROM,
+  comingsOf,
   homeElsewhere,
   opsForAfresh,
   opsForBookedStep,
@@ -86,7 +87,7 @@ function OneRound({ round }: { round: RoundRow }) {
   const [editing, setEditing] = useState(false);
   const [moving, setMoving] = useState(false);
   const [toOn, setToOn] = useState<string | null>(null);
-  const now = roundNow(round, ticks, day);
+  const now = roundNow(round, ticks, day, comingsOf(state, round.rhythm));
   const turn = now.due;
   // Nothing is due: what is done now is done of the next turn.
   const dueOn = turn?.dueOn ?? now.next ?? day;
@@ -106,6 +107,7 @@ function OneRound({ round }: { round: RoundRow }) {
     })),
   ];
   const { last } = now;
+  const followed = round.rhythm.itemId ? state.get('item', round.rhythm.itemId)?.name : undefined;
   const lastName = last?.personId ? (state.get('person', last.personId)?.name ?? null) : null;
   const personId = me.personId ?? null;
   const order = state.get('household', me.householdId)?.dateOrder ?? null;
@@ -145,7 +147,7 @@ function OneRound({ round }: { round: RoundRow }) {
       {editing ? <RoundDialog round={round} onClose={() => setEditing(false)} /> : null}
       <XStack paddingHorizontal={16} paddingVertical={8} gap={12} alignItems="center">
         <YStack flex={1} minWidth={0}>
-          <Small>{rhythmWords(round.rhythm)}</Small>
+          <Small>{rhythmWords(round.rhythm, followed)}</Small>
           <Small>{lastWords(last?.on ?? null, lastName, day)}</Small>
         </YStack>
         <RoundStrip now={now} today={day} />
@@ -332,7 +334,7 @@ function StepRows({
           ) : problem ? (
             <Small color="$late">{swapProblemWords(problem, unit)}</Small>
           ) : step.swap ? (
-            <FromTo from={step.swap.oneId} to={step.swap.otherId} />
+            <FromTo from={step.swap.oneId} to={step.swap.otherId} both />
           ) : listed === '' ? null : (
             <Small numberOfLines={2}>{listed}</Small>
           )}

@@ -91,7 +91,7 @@ export function RoundsCalendar({ rounds, today }: { rounds: readonly RoundNow[];
                       key={now.round.id}
                       {...pressable({ onPress: () => router.push(`/round/${now.round.id}` as never), role: 'link' })}
                       aria-label={turnTitle(now, day, today)}
-                      numberOfLines={1}
+                      numberOfLines={2}
                       fontSize={13}
                       lineHeight={18}
                       color={stateOf(now, day) === 'missed' ? '$late' : '$color'}

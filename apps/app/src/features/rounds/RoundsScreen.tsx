@@ -13,7 +13,7 @@ import {
 } from '@ours/core';
 import { useRouter } from 'expo-router';
 import { memo, useMemo, useState } from 'react';
-import { XStack, YStack } from 'tamagui';
+import { ScrollView, XStack, YStack } from 'tamagui';
 import { useHousehold } from '@/shared/HouseholdProvider';
 import { today } from '@/shared/opContext';
 import { useRunCommand } from '@/shared/useRunCommand';
@@ -31,7 +31,7 @@ import { DueRow } from '@/features/stock';
 import { amountWords } from '@/features/stock/words';
 import { ReadyDialog } from './ReadyDialog';
 import { RoundDialog } from './RoundDialog';
-import { Reminders } from './Reminders';
+import { useReminder } from './Reminders';
 import { RoundRow } from './RoundRow';
 import { RoundsCalendar } from './RoundsCalendar';
 import { driftedWords, minutesWords } from './words';
@@ -88,6 +88,7 @@ export function RoundsScreen() {
     all: roundsNow(state, day),
     people: state.all('person').map(({ id, name }) => ({ id, name })),
   }));
+  useReminder(rounds, day);
   const drifted = useHousehold(({ state }) => driftOf(state).length);
   const [who, setWho] = useState('everyone');
   const [dialog, setDialog] = useState<'ready' | 'own' | null>(null);
@@ -158,12 +159,13 @@ export function RoundsScreen() {
         </YStack>
         <Button label="Rounds …" onPress={() => setDialog('ready')} />
       </XStack>
-      <XStack paddingHorizontal={16} paddingTop={8} gap={8} flexWrap="wrap" testID="keep-links">
-        {KEPT.map(({ label, to }) => (
-          <Button key={to} label={label} onPress={() => router.push(to as never)} />
-        ))}
-      </XStack>
-      <Reminders rounds={rounds} today={day} />
+      <ScrollView horizontal showsHorizontalScrollIndicator={false}>
+        <XStack paddingHorizontal={16} paddingTop={8} gap={8} testID="keep-links">
+          {KEPT.map(({ label, to }) => (
+            <Button key={to} label={label} onPress={() => router.push(to as never)} />
+          ))}
+        </XStack>
+      </ScrollView>
       {rows.length === 0 ? (
         <Text padding={16}>Nothing needs a look today: no dates ending, nothing to count, no line to fix.</Text>
       ) : null}

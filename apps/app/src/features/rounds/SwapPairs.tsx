@@ -14,6 +14,7 @@ type Pairs = NonNullable<RoundRow['swaps']>;
 export function SwapPairs({ pairs, onChange }: { pairs: Pairs; onChange: (pairs: Pairs) => void }) {
   const [first, setFirst] = useState<string | null>(null);
   const [adding, setAdding] = useState(false);
+  const [noBin, setNoBin] = useState(false);
   const { nameOf } = useHousehold(({ state, version }) => ({
     version,
     nameOf: (id: string): string => state.get('bin', id)?.name ?? 'a bin that is gone',
@@ -24,6 +25,7 @@ export function SwapPairs({ pairs, onChange }: { pairs: Pairs; onChange: (pairs:
         state.nook(id)?.kind === 'bin',
   );
   const pick = (id: string): void => {
+    setNoBin(!isBin(id));
     if (!isBin(id)) return;
     if (first === null) return setFirst(id);
     onChange([...pairs, { oneId: first, otherId: id }]);
@@ -37,7 +39,7 @@ export function SwapPairs({ pairs, onChange }: { pairs: Pairs; onChange: (pairs:
         <XStack key={`${pair.oneId} ${pair.otherId}`} gap={8} alignItems="center">
           <YStack flex={1} minWidth={0}>
             <Strong>{swapTitle(nameOf(pair.oneId), nameOf(pair.otherId))}</Strong>
-            <FromTo from={pair.oneId} to={pair.otherId} />
+            <FromTo from={pair.oneId} to={pair.otherId} both />
           </YStack>
           <Button
             kind="quiet"
@@ -47,12 +49,19 @@ export function SwapPairs({ pairs, onChange }: { pairs: Pairs; onChange: (pairs:
         </XStack>
       ))}
       {adding ? (
-        <NookPicker
-          key={first ?? 'first'}
-          label={first === null ? 'Which bin? By code or name' : `${nameOf(first)} changes places with which bin?`}
-          exclude={first}
-          onPick={pick}
-        />
+        <>
+          {noBin ? (
+            <Small role="alert" color="$late">
+              That is a shelf or a space; only bins change places.
+            </Small>
+          ) : null}
+          <NookPicker
+            key={first ?? 'first'}
+            label={first === null ? 'Which bin? By code or name' : `${nameOf(first)} changes places with which bin?`}
+            exclude={first}
+            onPick={pick}
+          />
+        </>
       ) : (
         <XStack>
           <Button label="A pair of bins …" onPress={() => setAdding(true)} />

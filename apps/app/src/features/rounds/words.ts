@@ -54,9 +54,10 @@ const SUNDAY = 4;
 const nameOf = (day: string): string =>
   longWeekdayWords(`2026-01-${String(SUNDAY + DAYS.indexOf(day as (typeof DAYS)[number])).padStart(2, '0')}`);
 
-/** `every Wednesday`, `75 days after it was last done`; another rule as it is written. */
-export function rhythmWords({ kind, rule, days }: Rhythm): string {
+/** `every Wednesday`, `75 days after it was last done`; another rule as it is written. @param thing what a rhythm follows, by name */
+export function rhythmWords({ kind, rule, days }: Rhythm, thing = 'it'): string {
   if (kind === 'season') return 'when the season turns';
+  if (kind === 'stock') return `when ${thing} is put in`;
   if (kind === 'after') return `${counted(days ?? 0, { one: '# day', other: '# days' })} after it was last done`;
   if (rule === 'FREQ=DAILY') return 'every day';
   const weekly = WEEKLY.exec(rule ?? '')?.[1];

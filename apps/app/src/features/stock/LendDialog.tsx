@@ -23,7 +23,6 @@ export function LendDialog({ what, onClose }: { what: GoingOut; onClose: () => v
   const runCommand = useRunCommand();
   const day = today();
   const order = useHousehold(({ state }) => state.get('household', me.householdId)?.dateOrder ?? null);
-  const present = useHousehold(({ state }) => ('lot' in what ? state.lotsIn(what.lot.nookId) : []));
   const [way, setWay] = useState<LoanFields['way']>('lent');
   const [to, setTo] = useState('');
   const [byId, setById] = useState<string | null>(useOwnPerson());
@@ -38,7 +37,7 @@ export function LendDialog({ what, onClose }: { what: GoingOut; onClose: () => v
     const said = { way, to: to.trim(), what: what.name, byId, dueOn };
     const ops =
       'lot' in what
-        ? opsForLending(what.lot, what.thousandths, said, present, opContext())
+        ? opsForLending(what.lot, what.thousandths, said, opContext())
         : opsForGoingOut(what.whatId, said, opContext());
     onClose();
     void runCommand('gone_out', ops, `${what.name}: ${outWords({ ...said, outOn: day }, day)}.`);
