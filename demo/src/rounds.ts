@@ -2,6 +2,8 @@
 import {
   addDays,
   dueDays,
+  HouseholdState,
+  shareInPlace,
   type CivilDate,
   type Rhythm,
   type RoundFields,
@@ -105,11 +107,14 @@ const ROUNDS: readonly DemoRound[] = [
 /** Long enough for six weeks of turns, and a bit. */
 const SINCE_DAYS = 50;
 
+/** Places that were not as set up, in each of the last weeks. */
+const AWAY = [9, 7, 8, 4, 5, 3];
+
 /** Adds the rounds of the home, and what was done of them until today. */
 export function keepRounds(
   rows: readonly TaggedRow[],
   today: CivilDate,
-  add: (entity: 'round' | 'round_tick', fields: RoundFields | RoundTickFields) => string,
+  add: (entity: 'round' | 'round_tick' | 'in_place', fields: object) => string,
 ): void {
   const named = new Map(
     rows.flatMap((one): [string, string][] =>
@@ -148,4 +153,12 @@ export function keepRounds(
       });
     });
   }
+  // How much was in place in the weeks before, of as many places as can drift now.
+  const state = new HouseholdState();
+  for (const row of rows) state.put(row);
+  const { places } = shareInPlace(state);
+  AWAY.forEach((away, at) => {
+    const on = addDays(today, -7 * (AWAY.length - at));
+    add('in_place', { on, places, inPlace: Math.max(0, places - away) });
+  });
 }

@@ -36,6 +36,17 @@ CREATE TABLE "care_entry" (
 	CONSTRAINT "care_entry_household_id_id_pk" PRIMARY KEY("household_id","id")
 );
 --> statement-breakpoint
+CREATE TABLE "in_place" (
+	"household_id" uuid NOT NULL,
+	"id" uuid NOT NULL,
+	"seq" bigint NOT NULL,
+	"retired" boolean DEFAULT false NOT NULL,
+	"on" date NOT NULL,
+	"places" integer NOT NULL,
+	"in_place" integer NOT NULL,
+	CONSTRAINT "in_place_household_id_id_pk" PRIMARY KEY("household_id","id")
+);
+--> statement-breakpoint
 CREATE TABLE "kit" (
 	"household_id" uuid NOT NULL,
 	"id" uuid NOT NULL,
@@ -149,6 +160,7 @@ ALTER TABLE "round" ADD COLUMN "swaps" jsonb;--> statement-breakpoint
 CREATE INDEX "backlog_by_seq" ON "backlog" USING btree ("household_id","seq");--> statement-breakpoint
 CREATE INDEX "care_entry_by_seq" ON "care_entry" USING btree ("household_id","seq");--> statement-breakpoint
 CREATE INDEX "care_entry_person" ON "care_entry" USING btree ("household_id","person_id");--> statement-breakpoint
+CREATE INDEX "in_place_by_seq" ON "in_place" USING btree ("household_id","seq");--> statement-breakpoint
 CREATE INDEX "kit_by_seq" ON "kit" USING btree ("household_id","seq");--> statement-breakpoint
 CREATE INDEX "loan_by_seq" ON "loan" USING btree ("household_id","seq");--> statement-breakpoint
 CREATE INDEX "medicine_by_seq" ON "medicine" USING btree ("household_id","seq");--> statement-breakpoint
@@ -161,6 +173,7 @@ CREATE INDEX "waiting_place_nook" ON "waiting_place" USING btree ("household_id"
 CREATE INDEX "wish_by_seq" ON "wish" USING btree ("household_id","seq");--> statement-breakpoint
 CREATE INDEX "wish_nook" ON "wish" USING btree ("household_id","nook_id");
 --> statement-breakpoint
+SELECT protect_household_table('in_place');--> statement-breakpoint
 SELECT protect_household_table('backlog');--> statement-breakpoint
 SELECT protect_household_table('kit');--> statement-breakpoint
 SELECT protect_household_table('loan');--> statement-breakpoint

@@ -18,7 +18,9 @@ export function refusalWords(refusal: AnyRefusal): string {
     case 'code_taken':
       return `The code ${refusal.code} is on another place already; give this one a new code.`;
     case 'would_contain_itself':
-      return 'A bin cannot stand inside itself.';
+      return refusal.entity === 'kit'
+        ? 'A kit cannot be part of itself, nor of a kit that is part of it.'
+        : 'A bin cannot stand inside itself.';
     case 'parent_missing':
       return 'The place it should go to is no longer there.';
     case 'unknown_id':

@@ -45,6 +45,7 @@ export const ration = tableOf('ration');
 export const round = tableOf('round');
 export const roundTick = tableOf('round_tick');
 export const backlog = tableOf('backlog');
+export const inPlace = tableOf('in_place');
 export const kit = tableOf('kit');
 export const loan = tableOf('loan');
 export const waitingPlace = tableOf('waiting_place');

@@ -36,7 +36,7 @@ export type Refusal =
   /** Something the row refers to is not there. */
   | { kind: 'parent_missing'; entity: EntityKind; id: string; parentId: string }
   | { kind: 'holds_stock'; entity: EntityKind; id: string; lots: number; nooks: number }
-  | { kind: 'would_contain_itself'; id: string }
+  | { kind: 'would_contain_itself'; id: string; entity?: 'kit' }
   | { kind: 'code_taken'; code: string; id: string }
   /** Another nook's code would be taken for this one on a worn label. */
   | { kind: 'code_reads_alike'; code: string; other: string; id: string }

@@ -23,6 +23,7 @@ import { label } from '../labels/label.entity';
 import { way } from '../handling/way.entity';
 import { keeping } from '../shelflife/keeping.entity';
 import { round } from '../rounds/round.entity';
+import { inPlace } from '../rounds/inPlace.entity';
 import { backlog } from '../rounds/backlog.entity';
 import { roundTick } from '../rounds/roundTick.entity';
 import { kit } from '../kits/kit.entity';
@@ -67,6 +68,7 @@ export const ENTITIES = {
   round,
   round_tick: roundTick,
   backlog,
+  in_place: inPlace,
   kit,
   loan,
   waiting_place: waitingPlace,

@@ -7,7 +7,7 @@ export function checkKitNotInItself(work: Working, kit: KitRow): void {
   const open = [...kit.kitIds];
   const seen = new Set<string>();
   for (let id = open.pop(); id !== undefined; id = open.pop()) {
-    if (id === kit.id) refuse({ kind: 'would_contain_itself', id: kit.id });
+    if (id === kit.id) refuse({ kind: 'would_contain_itself', id: kit.id, entity: 'kit' });
     if (seen.has(id)) continue;
     seen.add(id);
     open.push(...(work.get('kit', id)?.kitIds ?? []));

@@ -140,7 +140,7 @@ it('a kit that contains itself is refused, also by way of another one', () => {
       },
       AS_ADULT,
     );
-  expect(put('a', ['a'])).toMatchObject({ refusal: { kind: 'would_contain_itself' } });
+  expect(put('a', ['a'])).toMatchObject({ refusal: { kind: 'would_contain_itself', entity: 'kit' } });
   expect(put('b', ['a'])).toMatchObject({ refusal: { kind: 'would_contain_itself' } });
   expect(put('b', [])).not.toHaveProperty('refusal');
 });

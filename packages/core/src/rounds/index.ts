@@ -16,3 +16,4 @@ export {
   type TurnState,
 } from './turns';
 export { opsForSwappingPlaces, type SwapProblem, swapProblem } from './swap';
+export { opsForNotingShare, type Share, shareInPlace, sharesByWeek } from './inPlace';

@@ -36,6 +36,7 @@ import { wayTo } from '@/shared/placeWords';
 import { roomForPath } from '@/shared/roomForPath';
 import { useHome } from '@/shared/useHome';
 import { useRunCommand } from '@/shared/useRunCommand';
+import { PhotoStrip } from '@/features/pictures';
 import { BulkDialog, ItemDialog, LotDialog } from '@/features/stock';
 import { amountWords, dueMark, dueWords, lotAmountWords, sizeWords } from '@/features/stock/words';
 import { Before } from './Before';
@@ -189,6 +190,7 @@ function ItemPage({ view }: { view: ItemView }) {
       {editing === 'meals' ? <MealsDialog item={item} onClose={() => setEditing(null)} /> : null}
       {editing === 'set' ? <SetDialog item={item} onClose={() => setEditing(null)} /> : null}
       {editing === 'buying' ? <BuyingDialog item={item} onClose={() => setEditing(null)} /> : null}
+      <PhotoStrip ofId={item.id} name={item.name} />
     </Screen>
   );
 }

@@ -187,6 +187,11 @@ function OneRound({ round }: { round: RoundRow }) {
           />
         ))}
       </YStack>
+      {round.kind === 'medicine' ? (
+        <Small paddingHorizontal={16} paddingTop={8}>
+          Old medicines go back to the pharmacy or a collection point, not into the drain.
+        </Small>
+      ) : null}
       <YStack padding={16} gap={8}>
         <Button kind="primary" label="Done, all of it" onPress={() => void finish()} />
         <XStack gap={8}>

@@ -15,8 +15,10 @@ import {
   ROUND_ABOUT,
   ROUND_NAMES,
   ruleDay,
+  shareWords,
   swapProblemWords,
   turnTitle,
+  weekShareWords,
   whenWords,
   wholeWords,
 } from './words';
@@ -94,4 +96,13 @@ it('says what is left of a sitting, and how it went', () => {
 it('says why two bins stay where they are', () => {
   const high = { kind: 'too_high' as const, name: 'skis', isTenthMm: 3900, clearTenthMm: 2500 };
   expect(swapProblemWords(high, 'metric')).toBe('skis is 39 cm high; 25 cm are clear there.');
+});
+
+it('says how much was in place, never rounded up', () => {
+  expect(shareWords({ places: 60, inPlace: 58 })).toBe('58 of 60 places are as set up');
+  const weeks = [
+    { week: '2026-10-26', places: 60, inPlace: 55 },
+    { week: '2026-11-23', places: 200, inPlace: 199 },
+  ];
+  expect(weekShareWords(weeks, '2026-11-27')).toBe('91 % in the week of 26 Oct, 99 % last');
 });

@@ -9,6 +9,7 @@ import {
   type RhythmProblem,
   type RoundKind,
   type RoundNow,
+  type Share,
   type SwapProblem,
   weekday,
 } from '@ours/core';
@@ -192,4 +193,16 @@ export function backlogWords(
   const minutes = Math.max(1, Math.round((Date.parse(endedAt ?? startedAt) - Date.parse(startedAt)) / MINUTE_MS));
   const day = dayWords(startedAt.slice(0, 10), today);
   return `${day}, ${minutesWords(minutes)}: ${putAway} put away, ${givenAway} given away, ${left} left`;
+}
+
+/** How many places are as they were set up: `58 of 60 places are in place`. */
+export const shareWords = ({ places, inPlace }: Share): string =>
+  `${inPlace} of ${counted(places, { one: '# place is', other: '# places are' })} as set up`;
+
+const percent = ({ places, inPlace }: Share): string =>
+  `${places === 0 ? 100 : Math.floor((100 * inPlace) / places)} %`;
+/** The first and the last week of the curve: `92 % in the week of 26 Oct, 96 % now`. */
+export function weekShareWords(weeks: readonly (Share & { week: CivilDate })[], today: CivilDate): string {
+  const [first, last] = [weeks[0], weeks.at(-1)];
+  return first && last ? `${percent(first)} in the week of ${dayWords(first.week, today)}, ${percent(last)} last` : '';
 }
