@@ -7,7 +7,6 @@ import {
   type CivilDate,
   type Rhythm,
   type RoundFields,
-  type RoundTickFields,
   type TaggedRow,
 } from '@ours/core';
 
