@@ -156,6 +156,7 @@ CREATE TABLE "wish" (
 --> statement-breakpoint
 ALTER TABLE "household" ADD COLUMN "poison_centre" text;--> statement-breakpoint
 ALTER TABLE "lot" ADD COLUMN "condition" text;--> statement-breakpoint
+ALTER TABLE "round" ADD COLUMN "at" text;--> statement-breakpoint
 ALTER TABLE "round" ADD COLUMN "swaps" jsonb;--> statement-breakpoint
 CREATE INDEX "backlog_by_seq" ON "backlog" USING btree ("household_id","seq");--> statement-breakpoint
 CREATE INDEX "care_entry_by_seq" ON "care_entry" USING btree ("household_id","seq");--> statement-breakpoint

@@ -1,7 +1,7 @@
 import ICAL from 'ical.js';
 import type { RoundFields, RoundRow } from '../household';
 import { roundsCalendar } from './calendar';
-import { dueDays } from './rhythm';
+import { clockTime, dueDays } from './rhythm';
 
 const NOW = '2026-11-27T10:00:00.000Z';
 const round = (id: string, more: Partial<RoundFields>): RoundRow => ({
@@ -66,4 +66,30 @@ it('names with commas, lines and long words come back as they were; no line is l
   const text = written([round('x', { name, steps })]);
   for (const line of text.split('\r\n')) expect(new TextEncoder().encode(line).length).toBeLessThanOrEqual(75);
   expect(read(text)).toMatchObject([{ summary: name, description: steps.join('\n') }]);
+});
+
+// Europe/Stockholm puts its clocks back on 25 October 2026 and forward on 28 March 2027 (IANA time zone data): Sundays both.
+it('at its time by the clock on every day, also when clocks are put back or forward', () => {
+  const rhythm = { kind: 'rule' as const, rule: 'FREQ=WEEKLY;BYDAY=SU', days: null };
+  const refill = round('refill', { rhythm, startsOn: '2026-10-18', at: '02:30', minutes: 12 });
+  const text = written([refill]);
+  const on = read(text, 25)[0]!.on;
+  expect(on.slice(0, 2)).toEqual(['2026-10-18T02:30:00', '2026-10-25T02:30:00']);
+  expect(on).toContain('2027-03-28T02:30:00');
+  expect(text).toContain('DURATION:PT12M');
+  // No zone and no UTC: a reader would move it.
+  expect(text).not.toMatch(/DTSTART[^\r]*(TZID|Z\r)/);
+  expect(read(written([round('x', { at: '25:00' })]), 1)).toMatchObject([{ on: ['2026-10-07'] }]);
+});
+
+it.each([
+  ['7:30', '07:30'],
+  ['18.05', '18:05'],
+  [' 00:00 ', '00:00'],
+  ['24:00', null],
+  ['7', null],
+  ['', null],
+  [null, null],
+])('%j is %j', (typed, kept) => {
+  expect(clockTime(typed)).toBe(kept);
 });

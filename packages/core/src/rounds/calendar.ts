@@ -1,13 +1,17 @@
 /** Rounds as a calendar of RFC 5545, for the calendars people have. */
 import { addDays, type CivilDate } from '../base';
 import type { RoundRow } from '../household';
-import { nextDue } from './rhythm';
+import { clockTime, nextDue } from './rhythm';
 
 const CRLF = '\r\n';
 /** A line has no more octets than that; a longer one goes on after a blank (RFC 5545, 3.1). */
 const MOST_OCTETS = 75;
 
-/** Rounds, each as all-day events that come back. @param lastDone when each was last done, by its id */
+/**
+ * Rounds, each as events that come back: of the whole day, or at its time. A time has no zone (RFC 5545, 3.3.5, form 1): it is that time
+ * by the clock wherever the calendar is read, also on the days on which clocks are put forward or back.
+ * @param lastDone when each was last done, by its id
+ */
 export function roundsCalendar(
   rounds: readonly RoundRow[],
   lastDone: ReadonlyMap<string, CivilDate>,
@@ -21,7 +25,8 @@ export function roundsCalendar(
 }
 
 function eventOf(round: RoundRow, lastDone: CivilDate | null, today: CivilDate, now: string): string[] {
-  const { id, name, rhythm, startsOn, steps } = round;
+  const { id, name, rhythm, startsOn, steps, minutes } = round;
+  const at = clockTime(round.at);
   // The first day of the event is the rule's own first: calendars show the start whether the rule has it or not, and count from it.
   const first =
     rhythm.kind === 'after'
@@ -38,7 +43,9 @@ function eventOf(round: RoundRow, lastDone: CivilDate | null, today: CivilDate, 
     'BEGIN:VEVENT',
     `UID:${id}@every-nook`,
     `DTSTAMP:${now.replace(/[-:]|\.\d+/g, '')}`,
-    `DTSTART;VALUE=DATE:${first.replaceAll('-', '')}`,
+    ...(at === null
+      ? [`DTSTART;VALUE=DATE:${first.replaceAll('-', '')}`]
+      : [`DTSTART:${first.replaceAll('-', '')}T${at.replace(':', '')}00`, `DURATION:PT${minutes}M`]),
     ...(rule === null ? [] : [`RRULE:${rule}`]),
     `SUMMARY:${escaped(name)}`,
     ...(steps.length === 0 ? [] : [`DESCRIPTION:${escaped(steps.join('\n'))}`]),

@@ -1,7 +1,7 @@
 export { type Drift, driftOf, opsForPuttingRight, opsForTakingOver } from './drift';
 export { roundsCalendar } from './calendar';
 export { READY_MADE, type ReadyMade } from './readyMade';
-export { comingsOf, dueDays, nextDue, type RhythmProblem, rhythmProblem } from './rhythm';
+export { clockTime, comingsOf, dueDays, nextDue, type RhythmProblem, rhythmProblem } from './rhythm';
 export { opsForAfresh, opsForBookedStep, opsForTick, opsForUntick } from './roundOps';
 export { homeElsewhere, REFILL_KEY, type RoundStep, stepsOfRound, SWAP_KEY } from './steps';
 export {

@@ -24,4 +24,5 @@ export const READY_MADE: readonly ReadyMade[] = [
   { kind: 'helper', rhythm: rule('FREQ=WEEKLY;BYDAY=FR'), minutes: 60 },
   { kind: 'settling', rhythm: after(21), minutes: 10 },
   { kind: 'count', rhythm: after(90), minutes: 15 },
+  { kind: 'condition', rhythm: rule('FREQ=MONTHLY;BYDAY=1SA'), minutes: 30 },
 ];

@@ -45,6 +45,7 @@ export const ROUND_KINDS = [
   'laundry',
   'helper',
   'settling',
+  'condition',
   'own',
 ] as const;
 export type RoundKind = (typeof ROUND_KINDS)[number];
@@ -64,6 +65,8 @@ export const round = defineEntity('round', {
     /** In the home's own words, in their order. */
     steps: listOf(text(1, 200), 60),
     minutes: whole(1, 1440),
+    /** At what time by the clock where the home is, `18:30`; null: some time that day. */
+    at: added(orNull(text(5, 5))),
     /** Of a season swap: bins that change places. */
     swaps: added(orNull(listOf(record({ oneId: weakRef('bin'), otherId: weakRef('bin') }), 60))),
   },

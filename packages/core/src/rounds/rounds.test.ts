@@ -325,3 +325,13 @@ describe('a round that follows a thing', () => {
     expect(rhythmProblem(follows, '2026-11-01')).toBeNull();
   });
 });
+
+it('a round of what is wrong with things goes to where they are', () => {
+  const state = new HouseholdState();
+  for (const row of sampleRows()) state.put(row);
+  state.put({ entity: 'lot', row: lotRow('torn', { nookId: 'top', quantityThousandths: 1000, condition: 'to_mend' }) });
+  state.put({ entity: 'lot', row: lotRow('gone', { nookId: 'top', quantityThousandths: 0, condition: 'worn' }) });
+  const steps = stepsOfRound(state, round({ kind: 'condition' }), '2026-11-27');
+  expect(steps.map(({ nookId, lots }) => [nookId, lots.map(({ id }) => id)])).toEqual([['top', ['torn']]]);
+  expect(stepsOfRound(state, round({ kind: 'condition', nookIds: ['bin'] }), '2026-11-27')).toEqual([]);
+});

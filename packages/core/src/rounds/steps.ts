@@ -34,6 +34,7 @@ const ENDS_WITHIN_DAYS = 14;
  * - `expiry`, `medicine`: places where something is too late or ends within two weeks, with those lots
  * - `count`, `supplies`: its places, with all that lies there
  * - `catch_all`: its places, with what lies there and since when
+ * - `condition`: places where something is to be mended, washed or repainted, is worn or lacks a part
  * - `refill`: what is carried from the reserve to where it is used, in walking order
  * @param dueOn the day of the turn: what has its refill day then is filled up
  */
@@ -92,6 +93,14 @@ export function stepsOfRound(state: HouseholdState, round: RoundRow, today: Civi
             swap: null,
           })),
       ];
+    }
+    case 'condition': {
+      const within = round.nookIds.length === 0 ? null : new Set(round.nookIds.flatMap((id) => nooksWithin(state, id)));
+      const places = new Map<string, LotRow[]>();
+      for (const lot of state.all('lot'))
+        if (lot.condition && lot.quantityThousandths > 0 && (within === null || within.has(lot.nookId)))
+          places.set(lot.nookId, [...(places.get(lot.nookId) ?? []), lot]);
+      return [...own, ...inWalkingOrder(state, [...places.keys()], round).map((id) => at(id, places.get(id)!))];
     }
     case 'season_swap':
       return [

@@ -2,7 +2,7 @@ export { amountByWeight, opsForLevel } from './levels';
 export { type RecalledLot, recalledLots } from './recall';
 export { opsAfterOutage, type OutageLot, outageLots } from './outageOps';
 export { canDecant, opsForDecanting } from './decanting';
-export { type SetCount, setCount } from './sets';
+export { fittingBySize, type SetCount, setCount } from './sets';
 export { type DueLot, type LowItem, type NookSummary, stockOf } from './StockView';
 export { bulkOfLot, bulkOfNook } from './contents';
 export { type KnownShape, shapeMl, shapeOf, sidesOf, usualShape } from './shapes';

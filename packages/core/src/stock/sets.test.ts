@@ -1,6 +1,6 @@
 import { HouseholdState, type ItemRow } from '../household';
 import { itemFields, lotRow } from '../household/sampleHome.test-support';
-import { setCount } from './sets';
+import { fittingBySize, setCount } from './sets';
 
 const item = (id: string, more: Partial<ItemRow>): ItemRow => ({
   ...itemFields(),
@@ -41,3 +41,36 @@ it('a jar without its lid is no whole set', () => {
 });
 
 it('what is in no set has none', () => expect(setCount(new HouseholdState(), item('x', {}))).toBeNull());
+
+it('a lid goes with the box of its size, whichever way it is turned; what nobody measured with none', () => {
+  const state = new HouseholdState();
+  const sized = (id: string, widthCm: number, depthCm: number, heightCm: number): ItemRow =>
+    item(id, {
+      name: id,
+      traits: {
+        weightGrams: null,
+        volumeMl: null,
+        textile: null,
+        groups: {},
+        shape: {
+          widthTenthMm: widthCm * 100,
+          depthTenthMm: depthCm * 100,
+          heightTenthMm: heightCm * 100,
+          rigid: true,
+          kept: [],
+        },
+      },
+    });
+  const lid = sized('lid', 18, 13, 1);
+  for (const row of [
+    lid,
+    sized('box', 13.2, 18, 8),
+    sized('near', 18.5, 13, 8),
+    sized('other', 20, 13, 8),
+    item('unknown', {}),
+  ])
+    state.put({ entity: 'item', row });
+  expect(fittingBySize(state, lid).map(({ id }) => id)).toEqual(['box', 'near']);
+  expect(fittingBySize(state, state.get('item', 'box')!).map(({ id }) => id)).toEqual(['lid']);
+  expect(fittingBySize(state, state.get('item', 'unknown')!)).toEqual([]);
+});

@@ -1,4 +1,4 @@
-import type { HouseholdState, ItemRow } from '../household';
+import type { HouseholdState, ItemRow, ThingShape } from '../household';
 
 /** Things that belong together: how many whole sets there are, what is in use, what is missing. */
 export interface SetCount {
@@ -43,4 +43,33 @@ export function setCount(state: HouseholdState, item: ItemRow): SetCount | null 
     missing: over === 0 ? 0 : pieces - over,
     with: partner,
   };
+}
+
+/** A lid may be this much wider or narrower than its box. Own default. */
+const LID_TENTH_MM = 50;
+
+/**
+ * Things that would be the lid of a box, or the box of a lid: measured, as wide and deep within 5 mm whichever way around, one of the
+ * two flatter. The closest first. What nobody measured is not matched.
+ * For example a lid of 18 by 13 by 1 cm goes with a box of 18 by 13 by 8 cm, not with one of 20 by 13.
+ */
+export function fittingBySize(state: HouseholdState, item: ItemRow): ItemRow[] {
+  const own = item.traits?.shape;
+  if (!own) return [];
+  const across = (shape: ThingShape): [number, number] =>
+    shape.widthTenthMm >= shape.depthTenthMm
+      ? [shape.widthTenthMm, shape.depthTenthMm]
+      : [shape.depthTenthMm, shape.widthTenthMm];
+  const [long, short] = across(own);
+  return state
+    .all('item')
+    .flatMap((other) => {
+      const shape = other.traits?.shape;
+      if (other.id === item.id || !shape || shape.heightTenthMm === own.heightTenthMm) return [];
+      const [otherLong, otherShort] = across(shape);
+      const off = Math.max(Math.abs(otherLong - long), Math.abs(otherShort - short));
+      return off <= LID_TENTH_MM ? [{ other, off }] : [];
+    })
+    .sort((a, b) => a.off - b.off || (a.other.name < b.other.name ? -1 : 1))
+    .map(({ other }) => other);
 }

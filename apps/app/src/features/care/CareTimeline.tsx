@@ -3,7 +3,7 @@ import Svg, { Circle, G, Line, Rect, Text as SvgText } from 'react-native-svg';
 import { YStack } from 'tamagui';
 import { BODY_FONT } from '@/kit/theme/tamagui.config';
 import { usePalette } from '@/kit/theme/usePalette';
-import { clockWords } from './words';
+import { clockWords } from '@/kit/text/dayWords';
 
 const HOUR_MS = 3_600_000;
 const BACK_H = 24;

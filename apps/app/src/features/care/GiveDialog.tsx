@@ -17,6 +17,7 @@ import { Dialog } from '@/kit/layout/Dialog';
 import { LabelledLine } from '@/kit/layout/LabelledLine';
 import { Button } from '@/kit/press/Button';
 import { figureWords } from '@/kit/text/counted';
+import { clockWords } from '@/kit/text/dayWords';
 import { Strong, Text } from '@/kit/text/Text';
 import { useHousehold } from '@/shared/HouseholdProvider';
 import { opContext } from '@/shared/opContext';
@@ -24,7 +25,7 @@ import { PersonChoice } from '@/shared/PersonChoice';
 import { useOwnPerson } from '@/shared/useOwnPerson';
 import { useHome } from '@/shared/useHome';
 import { useRunCommand } from '@/shared/useRunCommand';
-import { clockWords, lastTimeAt, momentWords, readTemperature, temperatureWords } from './words';
+import { lastTimeAt, momentWords, readTemperature, temperatureWords } from './words';
 
 type When = 'now' | 'before';
 /** Units of which so many are taken out of the stock at a time. */

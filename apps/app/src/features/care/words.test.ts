@@ -1,12 +1,5 @@
-import {
-  clockWords,
-  inDayWords,
-  lastTimeAt,
-  momentWords,
-  readTemperature,
-  spanOfMinutes,
-  temperatureWords,
-} from './words';
+import { clockWords } from '@/kit/text/dayWords';
+import { inDayWords, lastTimeAt, momentWords, readTemperature, spanOfMinutes, temperatureWords } from './words';
 
 const at = (day: number, hour: number, minute = 0): number => new Date(2026, 10, day, hour, minute).getTime();
 const iso = (ms: number): string => new Date(ms).toISOString();

@@ -1,9 +1,8 @@
 import { addDays, BODY_TEMPERATURE, celsiusOf, fahrenheitOf, type LengthUnit, type PackageLimit } from '@ours/core';
 import { counted } from '@/kit/text/counted';
-import { dayWords, weekdayWords } from '@/kit/text/dayWords';
+import { clockWords, dayWords, weekdayWords } from '@/kit/text/dayWords';
 import { today } from '@/shared/opContext';
 
-const two = (value: number): string => String(value).padStart(2, '0');
 const MINUTE_MS = 60_000;
 const HOUR_MIN = 60;
 const DAY_MIN = 1440;
@@ -14,9 +13,6 @@ export const CARE_CAUTION_MORE =
   'The package leaflet counts. If you are unsure, ask a pharmacist or doctor before giving anything.';
 export const NOT_LOCKED =
   'Not locked: medicines belong where children cannot get at them, and height alone does not keep a climbing child away.';
-
-/** The time on this device's clock: `06:30`. */
-export const clockWords = (at: Date): string => `${two(at.getHours())}:${two(at.getMinutes())}`;
 
 /** When something was, seen from an instant: `06:30`, `Tue 22:10`, `3 Nov 15:45`. */
 export function momentWords(iso: string, nowMs: number): string {

@@ -1,6 +1,6 @@
-import { quantityField, type ItemRow } from '@ours/core';
+import { fittingBySize, quantityField, type ItemRow } from '@ours/core';
 import { useState } from 'react';
-import { XStack } from 'tamagui';
+import { XStack, YStack } from 'tamagui';
 import { Field } from '@/kit/form/Field';
 import { useFigure } from '@/kit/form/useFigure';
 import { Dialog } from '@/kit/layout/Dialog';
@@ -21,7 +21,8 @@ export function SetDialog({ item, onClose }: { item: ItemRow; onClose: () => voi
   const pieces = useFigure(PIECES, unit, item.set ? item.set.pieces * 1000 : null);
   const [withId, setWithId] = useState<string | null>(item.set?.withItemId ?? null);
   const [name, setName] = useState('');
-  const { partner, offered } = useHousehold(({ state, store, version }) => ({
+  const { partner, offered, bySize } = useHousehold(({ state, store, version }) => ({
+    bySize: fittingBySize(state, item).slice(0, MOST_OFFERED),
     partner: withId === null ? null : (state.get('item', withId) ?? null),
     offered:
       name.trim().length < 2
@@ -74,6 +75,14 @@ export function SetDialog({ item, onClose }: { item: ItemRow; onClose: () => voi
             />
           ))
         : null}
+      {partner === null && name.trim().length < 2 && bySize.length > 0 ? (
+        <YStack gap={4} role="group" aria-label="They fit by their size">
+          <Small>They fit by their size</Small>
+          {bySize.map((one) => (
+            <ListRow key={one.id} title={one.name} onPress={() => setWithId(one.id)} />
+          ))}
+        </YStack>
+      ) : null}
       {partner === null && name.trim().length >= 2 && offered.length === 0 ? (
         <Small role="status">Nothing here is called so; record it first.</Small>
       ) : null}

@@ -1,4 +1,4 @@
-import { rhythmProblem, type Op, type Rhythm, type RoundFields, type RoundRow } from '@ours/core';
+import { clockTime, rhythmProblem, type Op, type Rhythm, type RoundFields, type RoundRow } from '@ours/core';
 import { useState } from 'react';
 import { XStack, YStack } from 'tamagui';
 import { Choices } from '@/kit/form/Choices';
@@ -56,7 +56,10 @@ export function RoundDialog({ round, onClose }: { round: RoundRow | null; onClos
   const [nookIds, setNookIds] = useState<readonly string[]>(round?.nookIds ?? []);
   const [swaps, setSwaps] = useState(round?.swaps ?? []);
   const [steps, setSteps] = useState((round?.steps ?? []).join('\n'));
+  const [time, setTime] = useState(round?.at ?? '');
   const [sent, setSent] = useState(false);
+  const at = clockTime(time);
+  const timeProblem = time.trim() !== '' && at === null ? `“${time}” is no time; write for example 18:30.` : undefined;
   const rhythm: Rhythm = {
     kind: how === 'after' || how === 'season' || how === 'stock' ? how : 'rule',
     rule:
@@ -75,10 +78,11 @@ export function RoundDialog({ round, onClose }: { round: RoundRow | null; onClos
     all.includes(id) ? all.filter((one) => one !== id) : [...all, id];
   const save = (): void => {
     setSent(true);
-    if (problem || name.trim() === '') return;
+    if (problem || timeProblem || name.trim() === '') return;
     const fields = {
       name: name.trim(),
       rhythm,
+      at,
       minutes,
       personIds: [...personIds],
       nookIds: [...nookIds],
@@ -153,6 +157,13 @@ export function RoundDialog({ round, onClose }: { round: RoundRow | null; onClos
           {RHYTHM_PROBLEMS[problem]}
         </Text>
       ) : null}
+      <Field
+        label="At what time, if at one"
+        value={time}
+        onChangeText={setTime}
+        placeholder="18:30"
+        problem={timeProblem}
+      />
       {people.length > 0 ? (
         <Toggles
           label="Who; nobody: everyone"

@@ -7,7 +7,7 @@ import { Mark } from '@/kit/text/Mark';
 import { Small, Strong } from '@/kit/text/Text';
 import { useHousehold } from '@/shared/HouseholdProvider';
 import { RoundStrip } from './RoundStrip';
-import { minutesWords, rhythmWords, whenWords } from './words';
+import { minutesWords, roundTimeWords, whenWords } from './words';
 
 /** Who does a round, by name: `all` where nobody is named. */
 export const whoDoes = (state: HouseholdState, { personIds }: Pick<Row, 'personIds'>): string =>
@@ -24,7 +24,7 @@ export const RoundRow = memo(function RoundRow({ now, today }: { now: RoundNow; 
   const followed = useHousehold(({ state }) =>
     round.rhythm.itemId ? state.get('item', round.rhythm.itemId)?.name : undefined,
   );
-  const rhythm = rhythmWords(round.rhythm, followed);
+  const rhythm = roundTimeWords(round, followed);
   return (
     <XStack
       {...pressable({ onPress: () => router.push(`/round/${round.id}` as never) })}

@@ -33,7 +33,7 @@ import { useRunCommand } from '@/shared/useRunCommand';
 import { RoundDialog } from './RoundDialog';
 import { RoundStrip } from './RoundStrip';
 import { printedLines, StepRows } from './RoundSteps';
-import { afreshWords, lastWords, minutesWords, rhythmWords, stepsWords, whenWords } from './words';
+import { afreshWords, lastWords, minutesWords, roundTimeWords, stepsWords, whenWords } from './words';
 
 /** One round: what is to be done now, step by step, and how it is closed. */
 export function RoundScreen() {
@@ -117,7 +117,7 @@ function OneRound({ round }: { round: RoundRow }) {
       {editing ? <RoundDialog round={round} onClose={() => setEditing(false)} /> : null}
       <XStack paddingHorizontal={16} paddingVertical={8} gap={12} alignItems="center">
         <YStack flex={1} minWidth={0}>
-          <Small>{rhythmWords(round.rhythm, followed)}</Small>
+          <Small>{roundTimeWords(round, followed)}</Small>
           <Small>{lastWords(last?.on ?? null, lastName, day)}</Small>
         </YStack>
         <RoundStrip now={now} today={day} />
@@ -140,7 +140,10 @@ function OneRound({ round }: { round: RoundRow }) {
         />
         {steps.length === 0 ? (
           <Text padding={16}>
-            {round.nookIds.length === 0 && round.kind !== 'expiry' && round.kind !== 'medicine'
+            {round.nookIds.length === 0 &&
+            round.kind !== 'expiry' &&
+            round.kind !== 'medicine' &&
+            round.kind !== 'condition'
               ? 'It has no steps and no places yet: add them with Change, or just say that it is done.'
               : 'Nothing here asks for it now. It can be called done.'}
           </Text>

@@ -1,5 +1,6 @@
 import {
   homeElsewhere,
+  opsForCondition,
   opsForCounting,
   opsForDiscarding,
   opsForMoving,
@@ -22,7 +23,7 @@ import { ListRow } from '@/kit/layout/ListRow';
 import { Button } from '@/kit/press/Button';
 import { CheckSquare } from '@/kit/press/CheckSquare';
 import { Small, Strong } from '@/kit/text/Text';
-import { amountWords, dueWords } from '@/features/stock/words';
+import { amountWords, CONDITION_WORDS, dueWords } from '@/features/stock/words';
 import { FromTo } from '@/shared/FromTo';
 import { NookPlate } from '@/shared/NookPlate';
 import { opContext, today } from '@/shared/opContext';
@@ -154,6 +155,25 @@ function StepLot({ lot, round, state }: { lot: LotRow; round: RoundRow; state: H
       />
     );
   }
+  if (round.kind === 'condition')
+    return (
+      <ListRow
+        title={`${item.name}, ${amount}`}
+        detail={lot.condition ? CONDITION_WORDS[lot.condition] : ''}
+        right={
+          <Button
+            label="All is well"
+            onPress={() =>
+              run(
+                'condition_said',
+                opsForCondition(lot, all, null, state.lotsIn(lot.nookId), opContext()),
+                `All is well: ${item.name}.`,
+              )
+            }
+          />
+        }
+      />
+    );
   return (
     <ListRow
       title={`${item.name}, ${amount}`}

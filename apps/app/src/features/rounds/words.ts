@@ -9,6 +9,7 @@ import {
   type RhythmProblem,
   type RoundKind,
   type RoundNow,
+  type RoundRow,
   type Share,
   type SwapProblem,
   weekday,
@@ -30,6 +31,7 @@ export const ROUND_NAMES: Readonly<Record<RoundKind, string>> = {
   laundry: 'Laundry',
   helper: 'List for the helper',
   settling: 'Check after three weeks',
+  condition: 'Mend, wash, repaint',
   own: 'A round of our own',
 };
 export const ROUND_ABOUT: Readonly<Record<ReadyMade['kind'], string>> = {
@@ -45,6 +47,7 @@ export const ROUND_ABOUT: Readonly<Record<ReadyMade['kind'], string>> = {
   laundry: 'Wash, dry, fold, put away.',
   helper: 'Steps in your own words, to print.',
   settling: 'Three weeks after a space was set up: what does not work yet?',
+  condition: 'What was noted as to mend, to wash, to repaint, worn or without a part.',
 };
 
 const MONTHLY_FIRST = /^FREQ=MONTHLY;BYDAY=1(MO|TU|WE|TH|FR|SA|SU)$/;
@@ -54,6 +57,10 @@ const DAYS = ['SU', 'MO', 'TU', 'WE', 'TH', 'FR', 'SA'] as const;
 const SUNDAY = 4;
 const nameOf = (day: string): string =>
   longWeekdayWords(`2026-01-${String(SUNDAY + DAYS.indexOf(day as (typeof DAYS)[number])).padStart(2, '0')}`);
+
+/** A rhythm with its time: `every Sunday at 18:30`. */
+export const roundTimeWords = ({ rhythm, at }: Pick<RoundRow, 'rhythm' | 'at'>, thing?: string): string =>
+  `${rhythmWords(rhythm, thing)}${at ? ` at ${at}` : ''}`;
 
 /** `every Wednesday`, `75 days after it was last done`; another rule as it is written. @param thing what a rhythm follows, by name */
 export function rhythmWords({ kind, rule, days }: Rhythm, thing = 'it'): string {

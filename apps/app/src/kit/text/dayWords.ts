@@ -46,3 +46,7 @@ export function nearDayWords(date: CivilDate, today: CivilDate): string {
   if (date === today) return 'today';
   return isNear(date, today) ? weekdayWords(date) : dayWords(date, today);
 }
+
+const two = (value: number): string => String(value).padStart(2, '0');
+/** The time on this device's clock: `06:30`. */
+export const clockWords = (at: Date): string => `${two(at.getHours())}:${two(at.getMinutes())}`;
