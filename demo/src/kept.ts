@@ -150,8 +150,8 @@ export function keepTogether(rows: readonly TaggedRow[], { today, add, split }: 
     };
     add('loan', fields);
   };
-  lend('Guest pillow', 'lent', 'the mill house', 68, -5);
-  lend('Table cloth, long', 'taken', 'on the kitchen table', 2, null);
+  lend('Candle holder', 'lent', 'the mill house', 68, -5);
+  lend('Large platter', 'taken', 'on the kitchen table', 2, null);
   for (const [bin, waitsFor, usualDays] of WAITING)
     add('waiting_place', { nookId: id('bin', bin), waitsFor, usualDays });
   for (const [space, kind, words] of WISHES) add('wish', { nookId: id('space', space), kind, words, doneOn: null });
