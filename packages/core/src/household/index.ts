@@ -96,6 +96,7 @@ export {
   hasCode,
   type HouseholdFields,
   isEntityKind,
+  mayRead,
   type ItemFields,
   type ItemRow,
   type ItemTraits,

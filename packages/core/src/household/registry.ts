@@ -35,7 +35,14 @@ import { careEntry } from '../care/careEntry.entity';
 import { photo } from '../pictures/photo.entity';
 import { tour } from '../pictures/tour.entity';
 import { use } from '../use/use.entity';
-import { type EntityDefinition, referencesIn, type AnyField, type FieldsIn, type Reference } from '../definition';
+import {
+  type EntityDefinition,
+  referencesIn,
+  type AnyField,
+  type FieldsIn,
+  type Reference,
+  type Role,
+} from '../definition';
 import { household } from './household.entity';
 import { person } from './person.entity';
 
@@ -102,6 +109,9 @@ export const entityKinds = (): EntityKind[] => Object.keys(ENTITIES) as EntityKi
 export const isEntityKind = (kind: string): kind is EntityKind => Object.hasOwn(ENTITIES, kind);
 /** What a kind of row is. */
 export const definitionOf = (kind: EntityKind): EntityDefinition => ENTITIES[kind] as unknown as EntityDefinition;
+
+/** Whether someone in a role may read a kind of row. */
+export const mayRead = (role: Role, kind: EntityKind): boolean => definitionOf(kind).readBy?.includes(role) ?? true;
 
 /** All columns of a kind: what devices send, then what the rules keep. */
 export const columnsOf = (kind: EntityKind): Record<string, AnyField> => {

@@ -1,4 +1,5 @@
 export {
+  loanOf,
   loanOfLot,
   loanOfNook,
   loansOut,

@@ -61,6 +61,9 @@ class OutNow implements RowView {
 }
 const outNow = (state: HouseholdState): OutNow => state.view(OutNow);
 
+/** By whom or where a lot, place or kit is, itself; null: it is not out by itself. */
+export const loanOf = (state: HouseholdState, whatId: string): LoanRow | null => outNow(state).of(whatId);
+
 /** By whom or where a place, or one around it, is out; null: it is where it belongs. */
 export function loanOfNook(state: HouseholdState, nookId: string): LoanRow | null {
   const out = outNow(state);

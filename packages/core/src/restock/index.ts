@@ -31,6 +31,7 @@ export {
   type TripPlan,
 } from './restockList';
 export {
+  isListed,
   opsForListing,
   opsForPrice,
   opsForPuttingAway,

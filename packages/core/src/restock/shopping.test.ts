@@ -5,6 +5,7 @@ import { amountIn, partsToPutAway, opsForRefill, placeFor, refillsOf } from './p
 import { dismissedItems, keepDaysOf, linesOfTrip, listedItem, thingsOnList } from './restockItems';
 import { restockOf } from './restockList';
 import {
+  isListed,
   opsForListing,
   opsForPrice,
   opsForPuttingAway,
@@ -100,6 +101,25 @@ describe('a list that several people hold', () => {
     expect(state.get('item', 'lanterns')!.packs).toEqual([{ shopId: null, amountThousandths: 1000, priceMinor: 230 }]);
     expect(opsForPrice(line, null, 230)).toHaveLength(1);
   });
+});
+
+it('a thing is listed until it is bought or its day is over; words that were not bought come along', () => {
+  const state = home();
+  const [thingLine, words] = [
+    { itemId: 'lanterns', name: 'Lanterns' },
+    { itemId: null, name: 'Dividers' },
+  ];
+  expect([isListed(state, thingLine, context.today), isListed(state, words, context.today)]).toEqual([false, false]);
+  for (const line of [thingLine, words]) run(state, opsForListing(trip, line, context));
+  expect([isListed(state, thingLine, context.today), isListed(state, words, context.today)]).toEqual([true, true]);
+  expect([isListed(state, thingLine, '2026-11-29'), isListed(state, words, '2026-11-29')]).toEqual([false, true]);
+  run(
+    state,
+    state
+      .all('purchase')
+      .map(({ id }): Op => ({ op: 'change', entity: 'purchase', id, fields: { state: 'put_away' } })),
+  );
+  expect([isListed(state, thingLine, context.today), isListed(state, words, context.today)]).toEqual([false, false]);
 });
 
 describe('where it goes', () => {

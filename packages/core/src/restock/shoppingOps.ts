@@ -1,5 +1,5 @@
 import type { CivilDate } from '../base';
-import type { FieldsOf, ItemRow, LotFields, LotRow, Op, Pack, PurchaseRow } from '../household';
+import type { FieldsOf, HouseholdState, ItemRow, LotFields, LotRow, Op, Pack, PurchaseRow } from '../household';
 import { opsForPuttingIn, type OpContext } from '../stock';
 import type { RestockEntry } from './restockList';
 import type { Trip } from './trips';
@@ -28,6 +28,22 @@ export const opsForListing = (
   line: Partial<PurchaseFields> & { name: string },
   { newId }: OpContext,
 ): Op[] => [{ op: 'create', entity: 'purchase', id: newId(), fields: lineFields(trip, line) }];
+
+/**
+ * Whether something is on a list and not bought yet: a thing of the home by a list of today or later; words by any list, since what
+ * was written by hand comes along to the next trip.
+ */
+export const isListed = (
+  state: HouseholdState,
+  { itemId, name }: Pick<PurchaseRow, 'itemId' | 'name'>,
+  today: CivilDate,
+): boolean =>
+  state.all('purchase').some((line) => {
+    const waits = line.state === 'wanted' || line.state === 'basket';
+    return itemId === null
+      ? line.itemId === null && line.name === name && (waits || line.state === 'not_there')
+      : line.itemId === itemId && waits && line.forDay >= today;
+  });
 
 /** Writes what the list proposes, so that everybody who shops has the same lines. */
 export const opsForStartingTrip = (trip: Trip, entries: readonly RestockEntry[], context: OpContext): Op[] =>

@@ -1,4 +1,4 @@
-import { entriesOf, medicineGroups, type ItemRow, type MedicineGroup } from '@ours/core';
+import { entriesOf, mayRead, medicineGroups, type ItemRow, type MedicineGroup } from '@ours/core';
 import { useRouter } from 'expo-router';
 import { useState } from 'react';
 import { YStack } from 'tamagui';
@@ -41,7 +41,7 @@ export function CareScreen() {
       })),
     })),
   }));
-  if (me.role === 'child' || me.role === 'helper' || me.role === 'guest')
+  if (!mayRead(me.role, 'care_entry'))
     return (
       <Screen title="Care" back="/rounds">
         <Text padding={16}>What was given to whom is for the adults of the home.</Text>

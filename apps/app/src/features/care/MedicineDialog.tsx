@@ -1,5 +1,4 @@
 import {
-  limitFor,
   medicineOf,
   sameIngredient,
   type ItemRow,
@@ -10,6 +9,7 @@ import {
 import { useState } from 'react';
 import { XStack, YStack } from 'tamagui';
 import { Field } from '@/kit/form/Field';
+import { Toggles } from '@/kit/form/Toggles';
 import { Dialog } from '@/kit/layout/Dialog';
 import { Button } from '@/kit/press/Button';
 import { Small, Strong } from '@/kit/text/Text';
@@ -105,23 +105,7 @@ function OpenMedicine({
         onChangeText={setForWhat}
         maxLength={400}
       />
-      {people.length > 0 ? (
-        <YStack gap={4} role="group" aria-label="Whose">
-          <Small>Whose; nobody chosen: everybody’s</Small>
-          <XStack gap={6} flexWrap="wrap">
-            {people.map(({ id, name }) => (
-              <Button
-                key={id}
-                label={name}
-                selected={personIds.includes(id)}
-                onPress={() =>
-                  setPersonIds(personIds.includes(id) ? personIds.filter((one) => one !== id) : [...personIds, id])
-                }
-              />
-            ))}
-          </XStack>
-        </YStack>
-      ) : null}
+      <Toggles label="Whose; nobody chosen: everybody’s" all={people} chosen={personIds} onChange={setPersonIds} />
       <YStack gap={4}>
         <Small>On the package</Small>
         {limits.length === 0 ? <Small>Nothing was typed from it yet.</Small> : null}
@@ -165,23 +149,34 @@ function OpenMedicine({
 }
 
 /** What stands on the package, for everybody or one person: the words, and the two figures in them. */
-function LimitDialog({
-  medicine,
-  typedById,
-  day,
-  onClose,
-  onSave,
-}: {
-  medicine: MedicineRow | null;
+function LimitDialog({ medicine, onClose, ...rest }: LimitProps & { medicine: MedicineRow | null }) {
+  const [personId, setPersonId] = useState<string | null>(null);
+  const known = medicine?.limits.find((limit) => limit.personId === personId) ?? null;
+  return (
+    <Dialog title="What stands on the package" open onClose={onClose}>
+      <Small>Nothing is known here that nobody typed. Type it as it is printed, or as the doctor wrote it.</Small>
+      <PersonChoice label="For" value={personId} nobody="Everybody" onChange={setPersonId} />
+      <LimitFields key={personId ?? 'all'} personId={personId} known={known} onClose={onClose} {...rest} />
+    </Dialog>
+  );
+}
+
+interface LimitProps {
   typedById: string | null;
   day: string;
   onClose: () => void;
   onSave: (limit: PackageLimit) => void;
-}) {
-  const [personId, setPersonId] = useState<string | null>(null);
-  const known =
-    medicine?.limits.find((limit) => limit.personId === personId) ??
-    (personId === null ? limitFor(medicine, '') : null);
+}
+
+/** What was typed for one person, or for everybody. */
+function LimitFields({
+  personId,
+  known,
+  typedById,
+  day,
+  onClose,
+  onSave,
+}: LimitProps & { personId: string | null; known: PackageLimit | null }) {
   const [words, setWords] = useState(known?.words ?? '');
   const [hours, setHours] = useState(known?.leastHours ? String(known.leastHours) : '');
   const [most, setMost] = useState(known?.mostInDay ? String(known.mostInDay) : '');
@@ -202,9 +197,7 @@ function LimitDialog({
     onSave({ personId, leastHours, mostInDay, words: words.trim(), typedById: by, typedOn: day });
   };
   return (
-    <Dialog title="What stands on the package" open onClose={onClose}>
-      <Small>Nothing is known here that nobody typed. Type it as it is printed, or as the doctor wrote it.</Small>
-      <PersonChoice label="For" value={personId} nobody="Everybody" onChange={setPersonId} />
+    <>
       <Field
         label="Its words"
         value={words}
@@ -239,6 +232,6 @@ function LimitDialog({
         <Button grow kind="primary" label="Save" onPress={save} />
         <Button label="Back" onPress={onClose} />
       </XStack>
-    </Dialog>
+    </>
   );
 }

@@ -3,12 +3,11 @@ import {
   entriesOf,
   guideOf,
   limitFor,
+  mayRead,
   medicineOf,
   oldestFirst,
-  opsForListing,
   placePath,
   sameIngredient,
-  tripsAhead,
   type CareEntryRow,
   type CareNow,
   type ItemRow,
@@ -27,13 +26,13 @@ import { useContentWidth } from '@/kit/layout/useContentWidth';
 import { Button } from '@/kit/press/Button';
 import { Lock } from '@/kit/press/icons';
 import { counted } from '@/kit/text/counted';
-import { dayWords } from '@/kit/text/dayWords';
 import { Heading, Mono, Small, Strong, Text } from '@/kit/text/Text';
 import { usePalette } from '@/kit/theme/usePalette';
 import { useHousehold, useHouseholdContext } from '@/shared/HouseholdProvider';
 import { NookPlate } from '@/shared/NookPlate';
-import { opContext, today } from '@/shared/opContext';
+import { today } from '@/shared/opContext';
 import { useHome } from '@/shared/useHome';
+import { useNextList } from '@/shared/useNextList';
 import { useNow } from '@/shared/useNow';
 import { useRunCommand } from '@/shared/useRunCommand';
 import { CareTimeline } from './CareTimeline';
@@ -61,8 +60,7 @@ export function PersonCareScreen() {
   const { person: id } = useLocalSearchParams<{ person: string }>();
   const { me } = useHouseholdContext();
   const person = useHousehold(({ state }) => (id ? (state.get('person', id) ?? null) : null));
-  if (!person || person.retired || me.role === 'child' || me.role === 'helper' || me.role === 'guest')
-    return <NotHere what="This person’s log" />;
+  if (!person || person.retired || !mayRead(me.role, 'care_entry')) return <NotHere what="This person’s log" />;
   return <OnePerson key={person.id} person={person} />;
 }
 
@@ -353,36 +351,21 @@ function Log({ entries, nowMs }: { entries: readonly CareEntryRow[]; nowMs: numb
 
 /** Whether there is another packet of it, and the list where there is none. */
 function Spare({ item }: { item: ItemRow }) {
-  const runCommand = useRunCommand();
-  const { lots, shops, listed } = useHousehold(({ state, version }) => ({
-    version,
-    lots: state.lotsOf(item.id),
-    shops: state.all('shop'),
-    listed: state
-      .all('purchase')
-      .some(
-        ({ itemId, state: how, forDay }) =>
-          itemId === item.id && (how === 'wanted' || how === 'basket') && forDay >= today(),
-      ),
-  }));
+  const nextList = useNextList();
+  const lots = useHousehold(({ state }) => state.lotsOf(item.id));
   const closed = lots.some(({ openedOn, quantityThousandths }) => openedOn === null && quantityThousandths > 0);
   if (closed && lots.length > 0) return null;
-  const list = (): void => {
-    const [trip] = tripsAhead(shops, today());
-    if (!trip) return;
-    void runCommand(
-      'care_listed',
-      opsForListing(trip, { itemId: item.id, name: item.name, packs: 1 }, opContext()),
-      `On the list for ${dayWords(trip.day, today())}: ${item.name}.`,
-    );
-  };
   return (
     <XStack paddingHorizontal={16} paddingVertical={10} gap={8} alignItems="center" backgroundColor="$background">
       <YStack flex={1} minWidth={0}>
         <Strong>{lots.length === 0 ? 'None at home' : 'No spare one at home'}</Strong>
         <Small>{item.name}</Small>
       </YStack>
-      {listed ? <Small>on the shopping list</Small> : <Button kind="primary" label="Put on the list" onPress={list} />}
+      {nextList.has({ item }) ? (
+        <Small>on the shopping list</Small>
+      ) : (
+        <Button kind="primary" label="Put on the list" onPress={() => nextList.put({ item })} />
+      )}
     </XStack>
   );
 }

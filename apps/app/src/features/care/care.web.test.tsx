@@ -112,3 +112,33 @@ it('the poison centre’s number is typed in, and can be called', async () => {
   const number = await screen.findByText('+00 123 456');
   expect(number.closest('a')?.getAttribute('href')).toBe('tel:+00123456');
 });
+
+it('what stands on the package is typed for everybody and for one person, each by itself', async () => {
+  await openWith(<PersonCareScreen />, home(medicine(true), given('e1', 1)));
+  await screen.findByText(/^By the package/);
+  await press('Change');
+  await press('Type it from the package …');
+  const words = (): HTMLTextAreaElement => screen.getByLabelText('Its words');
+  expect(words().value).toBe('not again within 6 hours');
+  await act(async () => {
+    fireEvent.click(screen.getAllByRole('radio', { name: 'Pim' })[0]!);
+  });
+  expect(words().value).toBe('');
+  await press('Save');
+  expect(screen.getByText('The words of the package are needed.')).toBeTruthy();
+  fireEvent.change(words(), { target: { value: 'every 8 hours' } });
+  fireEvent.change(screen.getByLabelText(/^Not again within how many hours/), { target: { value: '8' } });
+  await press('Save');
+  await waitFor(async () => expect(await queued()).toHaveLength(1));
+  expect((await queued())[0]!.ops).toMatchObject([
+    {
+      entity: 'medicine',
+      fields: {
+        limits: [
+          { personId: null, leastHours: 6 },
+          { personId: mockPim, leastHours: 8, mostInDay: null },
+        ],
+      },
+    },
+  ]);
+});

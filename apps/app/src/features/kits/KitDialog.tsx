@@ -4,6 +4,7 @@ import { useState } from 'react';
 import { XStack, YStack } from 'tamagui';
 import { Field } from '@/kit/form/Field';
 import { Stepper } from '@/kit/form/Stepper';
+import { Toggles } from '@/kit/form/Toggles';
 import { Dialog } from '@/kit/layout/Dialog';
 import { LabelledLine } from '@/kit/layout/LabelledLine';
 import { Button } from '@/kit/press/Button';
@@ -103,23 +104,7 @@ export function KitDialog({ kit, onClose }: { kit: KitRow | null; onClose: () =>
           onPick={(item) => setParts([...parts, { itemId: item.id, alsoIds: [], thousandths: ONE, soonDays: null }])}
         />
       </YStack>
-      {others.length > 0 ? (
-        <YStack gap={6} role="group" aria-label="Other kits that are part of it">
-          <Small>Other kits that are part of it</Small>
-          <XStack gap={6} flexWrap="wrap">
-            {others.map((other) => (
-              <Button
-                key={other.id}
-                label={other.name}
-                selected={kitIds.includes(other.id)}
-                onPress={() =>
-                  setKitIds(kitIds.includes(other.id) ? kitIds.filter((id) => id !== other.id) : [...kitIds, other.id])
-                }
-              />
-            ))}
-          </XStack>
-        </YStack>
-      ) : null}
+      <Toggles label="Other kits that are part of it" all={others} chosen={kitIds} onChange={setKitIds} />
       <XStack gap={8}>
         <Button grow kind="primary" label="Save" onPress={() => void save()} />
         <Button label="Cancel" onPress={onClose} />

@@ -1,12 +1,10 @@
 import {
   guideOf,
   kitNow,
-  loansOut,
+  loanOf,
   opsForFilling,
-  opsForListing,
   opsForSwapping,
   placePath,
-  tripsAhead,
   type KitNow,
   type KitPartNow,
   type KitRow,
@@ -36,6 +34,7 @@ import { usePalette } from '@/kit/theme/usePalette';
 import { useHousehold, useHouseholdContext } from '@/shared/HouseholdProvider';
 import { NookPlate } from '@/shared/NookPlate';
 import { opContext, today } from '@/shared/opContext';
+import { useNextList } from '@/shared/useNextList';
 import { useRunCommand } from '@/shared/useRunCommand';
 import { BackWithKit } from './BackWithKit';
 import { KitDialog } from './KitDialog';
@@ -61,7 +60,7 @@ function OneKit({ kit }: { kit: KitRow }) {
     version: snapshot.version,
     state: snapshot.state,
     now: kitNow(snapshot.state, kit, day, guideOf(snapshot.state)),
-    loan: loansOut(snapshot.state).find(({ whatId }) => whatId === kit.id) ?? null,
+    loan: loanOf(snapshot.state, kit.id),
     looked: kit.lookedById ? (snapshot.state.get('person', kit.lookedById)?.name ?? null) : null,
     spaceId: kit.nookId === null ? null : (placePath(snapshot.state, kit.nookId)?.space?.id ?? null),
   }));
@@ -78,22 +77,7 @@ function OneKit({ kit }: { kit: KitRow }) {
         ? `Filled: ${parts[0]!.item.name}.`
         : counted(parts.length, { one: '# thing filled.', other: '# things filled.' }),
     );
-  const list = ({ item, missingThousandths }: KitPartNow): void => {
-    const [trip] = tripsAhead(state.all('shop'), day);
-    if (!trip) return;
-    const packs = Math.max(1, Math.ceil(missingThousandths / 1000));
-    void runCommand(
-      'kit_listed',
-      opsForListing(trip, { itemId: item.id, name: item.name, packs, packThousandths: 1000 }, opContext()),
-      `On the list for ${dayWords(trip.day, day)}: ${amountOfWords(packs * 1000, item)}.`,
-    );
-  };
-  const listed = new Set(
-    state
-      .all('purchase')
-      .filter(({ state: how, forDay }) => (how === 'wanted' || how === 'basket') && forDay >= day)
-      .map(({ itemId }) => itemId),
-  );
+  const nextList = useNextList();
   const drawing = front ? (
     <OpenDoorView
       view={front.view}
@@ -120,7 +104,7 @@ function OneKit({ kit }: { kit: KitRow }) {
             sourceWords={
               part.fillFrom.length > 0 && kit.nookId
                 ? 'spare ones in'
-                : listed.has(part.item.id)
+                : nextList.has(part)
                   ? 'on the shopping list'
                   : 'none elsewhere at home'
             }
@@ -133,8 +117,13 @@ function OneKit({ kit }: { kit: KitRow }) {
                 )}`}
                 onPress={() => fill([part])}
               />
-            ) : listed.has(part.item.id) ? null : (
-              <Button iconOnly icon={Basket} label={`Put ${part.item.name} on the list`} onPress={() => list(part)} />
+            ) : nextList.has(part) ? null : (
+              <Button
+                iconOnly
+                icon={Basket}
+                label={`Put ${part.item.name} on the list`}
+                onPress={() => nextList.put({ item: part.item, count: Math.ceil(part.missingThousandths / 1000) })}
+              />
             )}
           </PartRow>
         ))}

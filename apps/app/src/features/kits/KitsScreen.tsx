@@ -1,4 +1,4 @@
-import { guideOf, kitNow, loanOfNook, loansOut, setCount } from '@ours/core';
+import { guideOf, kitNow, loanOf, loanOfNook, setCount } from '@ours/core';
 import { useRouter } from 'expo-router';
 import { useState } from 'react';
 import { XStack } from 'tamagui';
@@ -25,9 +25,7 @@ export function KitsScreen() {
     version,
     kits: state.all('kit').map((kit) => ({
       now: kitNow(state, kit, day, guideOf(state)),
-      loan:
-        loansOut(state).find(({ whatId }) => whatId === kit.id) ??
-        (kit.nookId === null ? null : loanOfNook(state, kit.nookId)),
+      loan: loanOf(state, kit.id) ?? (kit.nookId === null ? null : loanOfNook(state, kit.nookId)),
     })),
   }));
   return (

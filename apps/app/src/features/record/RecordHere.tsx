@@ -1,16 +1,13 @@
 import { YStack } from 'tamagui';
 import { Field } from '@/kit/form/Field';
-import { codeProblemWords } from '@/kit/text/codeWords';
-import { Small } from '@/kit/text/Text';
 import { JustNow } from './JustNow';
-import { Proposals } from './Proposals';
-import { RecordCard } from './RecordCard';
+import { ReadBack } from './ReadBack';
 import { useRecording } from './useRecording';
 
 /** Line after line into this place, within another page. */
 export function RecordHere({ nookId }: { nookId: string }) {
   const recording = useRecording(nookId);
-  const { input, text, card, place } = recording;
+  const { input, text, place } = recording;
   if (place === null) return null;
   return (
     <YStack gap={10}>
@@ -27,19 +24,7 @@ export function RecordHere({ nookId }: { nookId: string }) {
           autoCapitalize="none"
           autoCorrect={false}
         />
-        {text.trim() === '' ? null : recording.codeProblem ? (
-          <Small role="alert">{codeProblemWords(recording.codeProblem)}</Small>
-        ) : (
-          <>
-            <Proposals card={card} onPick={recording.correct} />
-            <RecordCard
-              card={card}
-              nookId={place.id}
-              onChange={recording.correct}
-              onSave={() => void recording.save()}
-            />
-          </>
-        )}
+        {text.trim() === '' ? null : <ReadBack recording={recording} nookId={place.id} />}
       </YStack>
       <JustNow
         lines={recording.saved}

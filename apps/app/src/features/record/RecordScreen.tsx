@@ -5,15 +5,13 @@ import { EmptyState } from '@/kit/layout/EmptyState';
 import { Button } from '@/kit/press/Button';
 import { Dialog } from '@/kit/layout/Dialog';
 import { Field } from '@/kit/form/Field';
-import { codeProblemWords } from '@/kit/text/codeWords';
 import { Plate } from '@/kit/text/Plate';
 import { Screen } from '@/kit/layout/Screen';
 import { Small, Strong } from '@/kit/text/Text';
 import { NookPicker } from '@/shared/NookPicker';
 import { BelongsHint } from './BelongsHint';
 import { JustNow } from './JustNow';
-import { Proposals } from './Proposals';
-import { RecordCard } from './RecordCard';
+import { ReadBack } from './ReadBack';
 import { useRecording } from './useRecording';
 
 /** Line after line into one place: read back as a card, corrected, saved, on to the next. */
@@ -74,19 +72,11 @@ export function RecordScreen() {
             “#tag”, “@{place.path.code}”, or the number below a bar code.
           </Small>
         ) : (
-          <>
-            {recording.codeProblem ? <Small role="alert">{codeProblemWords(recording.codeProblem)}</Small> : null}
-            <Proposals card={card} onPick={recording.correct} />
-            <BelongsHint card={card} nookId={place.id} onGo={recording.goTo} />
-            {recording.codeProblem ? null : (
-              <RecordCard
-                card={card}
-                nookId={place.id}
-                onChange={recording.correct}
-                onSave={() => void recording.save()}
-              />
-            )}
-          </>
+          <ReadBack
+            recording={recording}
+            nookId={place.id}
+            hint={<BelongsHint card={card} nookId={place.id} onGo={recording.goTo} />}
+          />
         )}
       </YStack>
       <JustNow

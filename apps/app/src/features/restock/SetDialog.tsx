@@ -8,6 +8,7 @@ import { ListRow } from '@/kit/layout/ListRow';
 import { Button } from '@/kit/press/Button';
 import { Small, Strong } from '@/kit/text/Text';
 import { useHousehold } from '@/shared/HouseholdProvider';
+import { ItemPicker } from '@/shared/ItemPicker';
 import { useHome } from '@/shared/useHome';
 import { useRunCommand } from '@/shared/useRunCommand';
 
@@ -20,18 +21,10 @@ export function SetDialog({ item, onClose }: { item: ItemRow; onClose: () => voi
   const { unit } = useHome();
   const pieces = useFigure(PIECES, unit, item.set ? item.set.pieces * 1000 : null);
   const [withId, setWithId] = useState<string | null>(item.set?.withItemId ?? null);
-  const [name, setName] = useState('');
-  const { partner, offered, bySize } = useHousehold(({ state, store, version }) => ({
-    bySize: fittingBySize(state, item).slice(0, MOST_OFFERED),
-    partner: withId === null ? null : (state.get('item', withId) ?? null),
-    offered:
-      name.trim().length < 2
-        ? []
-        : store.finder
-            .find(name, MOST_OFFERED + 1)
-            .flatMap((found) => (found.kind === 'item' && found.item.id !== item.id ? [found.item] : []))
-            .slice(0, MOST_OFFERED),
+  const { partner, bySize } = useHousehold(({ state, version }) => ({
     version,
+    partner: withId === null ? null : (state.get('item', withId) ?? null),
+    bySize: fittingBySize(state, item).slice(0, MOST_OFFERED),
   }));
   const whole = pieces.value !== null && pieces.value % 1000 === 0 ? pieces.value / 1000 : null;
   const change = (set: ItemRow['set'], done: string): void => {
@@ -56,35 +49,20 @@ export function SetDialog({ item, onClose }: { item: ItemRow; onClose: () => voi
           <Button label="Without" onPress={() => setWithId(null)} />
         </XStack>
       ) : (
-        <Field
+        <ItemPicker
           label="Each with one of (may stay empty)"
           hint="The lid of a jar, the cover of a duvet."
-          value={name}
-          onChangeText={setName}
+          exclude={[item.id]}
+          onPick={({ id }) => setWithId(id)}
         />
       )}
-      {partner === null
-        ? offered.map((one) => (
-            <ListRow
-              key={one.id}
-              title={one.name}
-              onPress={() => {
-                setWithId(one.id);
-                setName('');
-              }}
-            />
-          ))
-        : null}
-      {partner === null && name.trim().length < 2 && bySize.length > 0 ? (
+      {partner === null && bySize.length > 0 ? (
         <YStack gap={4} role="group" aria-label="They fit by their size">
           <Small>They fit by their size</Small>
           {bySize.map((one) => (
             <ListRow key={one.id} title={one.name} onPress={() => setWithId(one.id)} />
           ))}
         </YStack>
-      ) : null}
-      {partner === null && name.trim().length >= 2 && offered.length === 0 ? (
-        <Small role="status">Nothing here is called so; record it first.</Small>
       ) : null}
       <XStack gap={8}>
         <Button

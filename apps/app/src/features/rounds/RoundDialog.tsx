@@ -4,10 +4,11 @@ import { XStack, YStack } from 'tamagui';
 import { Choices } from '@/kit/form/Choices';
 import { Field } from '@/kit/form/Field';
 import { Stepper } from '@/kit/form/Stepper';
+import { Toggles } from '@/kit/form/Toggles';
 import { Dialog } from '@/kit/layout/Dialog';
 import { LabelledLine } from '@/kit/layout/LabelledLine';
 import { Button } from '@/kit/press/Button';
-import { Small, Strong, Text } from '@/kit/text/Text';
+import { Strong, Text } from '@/kit/text/Text';
 import { useHousehold } from '@/shared/HouseholdProvider';
 import { ItemPicker } from '@/shared/ItemPicker';
 import { opContext, today } from '@/shared/opContext';
@@ -74,8 +75,6 @@ export function RoundDialog({ round, onClose }: { round: RoundRow | null; onClos
     ...(how === 'stock' ? { itemId } : {}),
   };
   const problem = rhythmProblem(rhythm, round?.startsOn ?? today());
-  const toggled = (all: readonly string[], id: string): string[] =>
-    all.includes(id) ? all.filter((one) => one !== id) : [...all, id];
   const save = (): void => {
     setSent(true);
     if (problem || timeProblem || name.trim() === '') return;
@@ -165,19 +164,9 @@ export function RoundDialog({ round, onClose }: { round: RoundRow | null; onClos
         problem={timeProblem}
       />
       {people.length > 0 ? (
-        <Toggles
-          label="Who; nobody: everyone"
-          all={people}
-          chosen={personIds}
-          onToggle={(id) => setPersonIds(toggled(personIds, id))}
-        />
+        <Toggles label="Who; nobody: everyone" all={people} chosen={personIds} numbered onChange={setPersonIds} />
       ) : null}
-      <Toggles
-        label="Where, in walking order"
-        all={spaces}
-        chosen={nookIds}
-        onToggle={(id) => setNookIds(toggled(nookIds, id))}
-      />
+      <Toggles label="Where, in walking order" all={spaces} chosen={nookIds} numbered onChange={setNookIds} />
       {round?.kind === 'season_swap' ? <SwapPairs pairs={swaps} onChange={setSwaps} /> : null}
       <Field label="Steps, a line each" value={steps} onChangeText={setSteps} multiline />
       <LabelledLine label={`Takes about ${minutesWords(minutes)}`}>
@@ -206,34 +195,5 @@ export function RoundDialog({ round, onClose }: { round: RoundRow | null; onClos
         />
       ) : null}
     </Dialog>
-  );
-}
-
-/** Some of several; the chosen ones say which they are in the order in which they were chosen. */
-function Toggles({
-  label,
-  all,
-  chosen,
-  onToggle,
-}: {
-  label: string;
-  all: readonly { id: string; name: string }[];
-  chosen: readonly string[];
-  onToggle: (id: string) => void;
-}) {
-  return (
-    <YStack gap={4} role="group" aria-label={label}>
-      <Small>{label}</Small>
-      <XStack gap={6} flexWrap="wrap">
-        {all.map(({ id, name }) => (
-          <Button
-            key={id}
-            label={chosen.length > 1 && chosen.includes(id) ? `${chosen.indexOf(id) + 1} ${name}` : name}
-            selected={chosen.includes(id)}
-            onPress={() => onToggle(id)}
-          />
-        ))}
-      </XStack>
-    </YStack>
   );
 }

@@ -73,7 +73,7 @@ it('an expiry round names what ends, and books what is thrown away', async () =>
     { entity: 'lot', row: ends },
     round({ kind: 'expiry', steps: [] }),
   ]);
-  await screen.findByText('0 of 1 steps done');
+  await screen.findByText('0 of 1 step done');
   // Two lie there.
   await press('button', 'All thrown');
   await waitFor(async () => expect(await intents()).toEqual(['discarded']));

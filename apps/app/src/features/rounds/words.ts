@@ -101,7 +101,8 @@ export function stripWords({ strip }: Pick<RoundNow, 'strip'>): string {
   return `In six weeks: ${of('done')} done, ${of('skipped')} skipped, ${of('missed')} missed.`;
 }
 
-export const stepsWords = (done: number, all: number): string => `${done} of ${all} steps done`;
+export const stepsWords = (done: number, all: number): string =>
+  `${done} of ${counted(all, { one: '# step', other: '# steps' })} done`;
 /** What is done with all of a lot: `Used`, and of more than one `All used`. */
 export const wholeWords = (deed: 'used' | 'thrown', quantityThousandths: number): string =>
   quantityThousandths > 1000 ? `All ${deed}` : deed.charAt(0).toUpperCase() + deed.slice(1);

@@ -1,4 +1,4 @@
-import { opsForListing, tripsAhead, WISH_KINDS, type WishRow } from '@ours/core';
+import { WISH_KINDS, type WishRow } from '@ours/core';
 import { useState } from 'react';
 import { XStack, YStack } from 'tamagui';
 import { Choices, choicesOf } from '@/kit/form/Choices';
@@ -6,9 +6,10 @@ import { Field } from '@/kit/form/Field';
 import { Dialog } from '@/kit/layout/Dialog';
 import { ListRow } from '@/kit/layout/ListRow';
 import { Button } from '@/kit/press/Button';
-import { Strong } from '@/kit/text/Text';
+import { Small, Strong } from '@/kit/text/Text';
 import { useHousehold } from '@/shared/HouseholdProvider';
 import { opContext, today } from '@/shared/opContext';
+import { useNextList } from '@/shared/useNextList';
 import { useRunCommand } from '@/shared/useRunCommand';
 import { WISH_WORDS } from './words';
 
@@ -16,26 +17,16 @@ import { WISH_WORDS } from './words';
 export function Wishes({ nookId }: { nookId: string }) {
   const runCommand = useRunCommand();
   const [adding, setAdding] = useState(false);
-  const { wishes, shops } = useHousehold(({ state, version }) => ({
-    version,
-    wishes: state.all('wish').filter((wish) => wish.nookId === nookId && wish.doneOn === null),
-    shops: state.all('shop'),
-  }));
+  const nextList = useNextList();
+  const wishes = useHousehold(({ state }) =>
+    state.all('wish').filter((wish) => wish.nookId === nookId && wish.doneOn === null),
+  );
   const done = (wish: WishRow): void =>
     void runCommand(
       'wish_done',
       [{ op: 'change', entity: 'wish', id: wish.id, fields: { doneOn: today() } }],
       `Done: ${wish.words}.`,
     );
-  const list = (wish: WishRow): void => {
-    const [trip] = tripsAhead(shops, today());
-    if (!trip) return;
-    void runCommand(
-      'wish_listed',
-      opsForListing(trip, { name: wish.words.slice(0, 120) }, opContext()),
-      `On the shopping list: ${wish.words}.`,
-    );
-  };
   return (
     <YStack testID="wishes">
       <XStack paddingHorizontal={16} paddingTop={8} gap={8} alignItems="center">
@@ -51,7 +42,11 @@ export function Wishes({ nookId }: { nookId: string }) {
           detail={WISH_WORDS[wish.kind]}
           right={
             <>
-              {wish.kind === 'buy' ? <Button kind="quiet" label="On the list" onPress={() => list(wish)} /> : null}
+              {wish.kind !== 'buy' ? null : nextList.has(wish) ? (
+                <Small>on the shopping list</Small>
+              ) : (
+                <Button kind="quiet" label="Put on the list" onPress={() => nextList.put(wish)} />
+              )}
               <Button label="Done" onPress={() => done(wish)} />
             </>
           }
