@@ -145,14 +145,14 @@ function LoanLine({ loan, day }: { loan: LoanRow; day: string }) {
         detailLines={3}
         onPress={() => router.push((kit ? `/kit/${loan.whatId}` : `/nook/${nookId ?? ''}`) as never)}
         right={
-          <>
+          <YStack gap={4} alignItems="flex-end">
             {overdue === '' ? null : <Mark kind="late" label={overdue} />}
             {kit ? (
               <Button label="Look" onPress={() => router.push(`/kit/${loan.whatId}` as never)} />
             ) : (
               <Button label="It is back" onPress={() => bringBack(loan)} />
             )}
-          </>
+          </YStack>
         }
       />
       {dialog}
