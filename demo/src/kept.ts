@@ -79,6 +79,8 @@ const MEDICINES: readonly [
   ['Blood-pressure tablets', null, [], ['Alma']],
   ['Wound disinfectant', null, ['Wounds'], []],
 ];
+/** Into whose pill box, each morning one. */
+const IN_BOX: Readonly<Record<string, string>> = { 'Blood-pressure tablets': 'Alma' };
 const LIMITED = 'Paracetamol syrup, child';
 const LIMIT_TYPED_DAYS = 15;
 /** Given to Pim yesterday: when, how warm before, by whom. */
@@ -175,6 +177,21 @@ export function keepTogether(rows: readonly TaggedRow[], { today, add, split }: 
               },
             ]
           : [],
+      pills:
+        IN_BOX[thing] === undefined
+          ? null
+          : [
+              {
+                personId: id('person', IN_BOX[thing]),
+                morning: 1000,
+                noon: 0,
+                evening: 0,
+                night: 0,
+                days: [],
+                typedById: id('person', 'Runa'),
+                typedOn: addDays(today, -LIMIT_TYPED_DAYS),
+              },
+            ],
     };
     add('medicine', fields);
   }

@@ -66,6 +66,16 @@ const ROUNDS: readonly DemoRound[] = [
     missed: [],
   },
   {
+    name: 'Pill boxes',
+    kind: 'pill_box',
+    rhythm: rule('FREQ=WEEKLY;BYDAY=SU'),
+    by: ['Runa'],
+    at: [],
+    steps: [],
+    minutes: 5,
+    missed: [],
+  },
+  {
     name: 'Mending box',
     kind: 'catch_all',
     rhythm: after(75),

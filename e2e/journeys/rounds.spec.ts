@@ -140,3 +140,33 @@ test('a catch-all review sends three things home', async ({ page, server }) => {
   await expect(page).toHaveURL(/\/rounds$/);
   await allSaved(page);
 });
+
+test('a pill box is filled by its round and leaves the stock; what a set lacks is put right or let be in a tap @wide', async ({
+  page,
+  server,
+}) => {
+  await openDemo(page, server);
+  await goTo(page, 'Rounds');
+  await page.getByRole('button', { name: /^Pill boxes/ }).click();
+  const steps = page.getByTestId('round-steps');
+  await expect(steps).toContainText('all of it is at home');
+  await steps.getByRole('button', { name: 'Look …' }).click();
+  await expect(page.getByTestId('pill-box').getByText('1 A')).toHaveCount(7);
+  await page.keyboard.press('Escape');
+  await steps.getByRole('checkbox', { name: 'Alma’s pill box' }).click();
+  await expect(steps).toContainText('1 of 1 step done');
+  await allSaved(page);
+  await page.goto(`${new URL(page.url()).origin}/care`);
+  await page.getByRole('button', { name: /^Alma/ }).first().click();
+  await expect(page.getByTestId('refills')).toContainText('filled up to');
+
+  await page.goto(`${new URL(page.url()).origin}/drift`);
+  const broken = page.getByText('A set of it is begun and not whole.');
+  await expect(broken.first()).toBeVisible();
+  const many = await broken.count();
+  await page.getByRole('button', { name: 'No set any more' }).first().click();
+  await expect(broken).toHaveCount(many - 1);
+  await page.getByRole('button', { name: 'Undo' }).first().click();
+  await expect(broken).toHaveCount(many);
+  await allSaved(page);
+});

@@ -5,7 +5,7 @@ import { SlowDown } from './accounts/slowDown';
 import type { Context } from './context';
 import { connect, createPool } from './db/connect';
 import { CommandLine } from './engine/commands/CommandLine';
-import { forgetOldInverses } from './engine/commands/forgetOldInverses';
+import { tidyDaily } from './engine/tidyDaily';
 import { listenForNudges } from './engine/nudges/nudges';
 import { OpenStreams } from './engine/nudges/OpenStreams';
 import { newId } from './newId';
@@ -47,7 +47,7 @@ export async function createContext(options: ContextOptions): Promise<Context & 
     log,
     now,
     newId,
-    afterCommit: forgetOldInverses({ db, log, now }),
+    afterCommit: tidyDaily({ db, log, now }),
   });
   return {
     db,

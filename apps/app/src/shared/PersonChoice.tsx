@@ -13,8 +13,8 @@ export function PersonChoice({
 }: {
   label: string;
   value: string | null;
-  /** What nobody is called here. */
-  nobody: string;
+  /** What nobody is called here; without it, it has to be somebody. */
+  nobody?: string;
   only?: (role: 'adult' | 'child' | 'helper') => boolean;
   onChange: (personId: string | null) => void;
 }) {
@@ -29,7 +29,7 @@ export function PersonChoice({
     <Choices
       label={label}
       wrap
-      choices={[...people, { value: NOBODY, label: nobody }]}
+      choices={nobody === undefined ? people : [...people, { value: NOBODY, label: nobody }]}
       value={value ?? NOBODY}
       onChange={(chosen) => onChange(chosen === NOBODY ? null : chosen)}
     />

@@ -27,6 +27,8 @@ export function refusalWords(refusal: AnyRefusal): string {
       return 'It is no longer there; somebody may have removed it.';
     case 'id_taken':
       if (refusal.entity === 'round_tick') return 'Somebody else has done this step already; it is booked once.';
+      if (refusal.entity === 'pill_fill')
+        return 'Somebody else has filled this box for these days already; it is booked once.';
       return 'It is there already.';
     case 'code_reads_alike':
       return `The code ${refusal.code} would be taken for ${refusal.other} on a worn label; give this one another code.`;

@@ -1,7 +1,7 @@
 import pg from 'pg';
 import type { Op } from '@ours/core';
 import { v7 as uuidv7 } from 'uuid';
-import { Caller, command, startServer, type TestServer } from '../testHome.test-support';
+import { Caller, command, smallHome, startServer, type TestServer } from '../testHome.test-support';
 
 let server: TestServer;
 let runa: Caller;
@@ -57,6 +57,7 @@ it('what only adults may read does not reach a helper', async () => {
   await owner.query(
     `update membership set role = 'helper' where account_id in (select id from account where name = 'jonas')`,
   );
+  const home = smallHome();
   const [itemId, personId] = [uuidv7(), uuidv7()];
   const ops: Op[] = [
     {
@@ -86,4 +87,23 @@ it('what only adults may read does not reach a helper', async () => {
   expect((await kinds(runa)).has('care_entry')).toBe(true);
   const seen = await kinds(jonas);
   expect([seen.has('person'), seen.has('care_entry')]).toEqual([true, false]);
+  // Nor by the history: neither a name nor what would take it back.
+  const medicineId = uuidv7();
+  const noted = {
+    itemId: home.id.item,
+    ingredient: 'Paracetamol',
+    forWhat: [],
+    personIds: [],
+    limits: [],
+    pills: null,
+  };
+  const home2 = [
+    ...home.ops,
+    { op: 'create', entity: 'medicine', id: medicineId, fields: noted } satisfies Op,
+    { op: 'change', entity: 'medicine', id: medicineId, fields: { forWhat: ['Fever'] } } satisfies Op,
+  ];
+  expect((await runa.send(command(home2)))[0]!.status).toBe('applied');
+  const told = async (who: Caller): Promise<string> => JSON.stringify((await who.call('GET', '/history')).body);
+  expect(await told(jonas)).not.toMatch(/Paracetamol|medicine|care_entry/);
+  expect(await told(runa)).toMatch(/"entity":"medicine"/);
 });

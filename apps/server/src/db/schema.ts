@@ -48,10 +48,12 @@ export const backlog = tableOf('backlog');
 export const inPlace = tableOf('in_place');
 export const kit = tableOf('kit');
 export const loan = tableOf('loan');
+export const packTick = tableOf('pack_tick');
 export const waitingPlace = tableOf('waiting_place');
 export const wish = tableOf('wish');
 export const medicine = tableOf('medicine');
 export const careEntry = tableOf('care_entry');
+export const pillFill = tableOf('pill_fill');
 export const photo = tableOf('photo');
 export const tour = tableOf('tour');
 

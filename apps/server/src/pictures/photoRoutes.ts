@@ -1,5 +1,5 @@
 import { PHOTO_MOST_BYTES, pictureType } from '@ours/core';
-import { and, eq } from 'drizzle-orm';
+import { and, eq, gt } from 'drizzle-orm';
 import express, { Router } from 'express';
 import { createHash } from 'node:crypto';
 import { mustBeMember } from '../accounts/membership';
@@ -45,7 +45,12 @@ export function photoRoutes(context: Context): Router {
             content,
             createdAt: context.now(),
           })
-          .onConflictDoNothing();
+          // Its bytes were forgotten after it was taken away: it is here again.
+          .onConflictDoUpdate({
+            target: [photoFile.householdId, photoFile.hash],
+            set: { size: content.length, content, createdAt: context.now() },
+            setWhere: eq(photoFile.size, 0),
+          });
       });
       res.status(204).end();
     },
@@ -58,7 +63,7 @@ export function photoRoutes(context: Context): Router {
       return tx
         .select({ type: photoFile.type, content: photoFile.content })
         .from(photoFile)
-        .where(and(eq(photoFile.householdId, who.householdId), eq(photoFile.hash, hash)));
+        .where(and(eq(photoFile.householdId, who.householdId), eq(photoFile.hash, hash), gt(photoFile.size, 0)));
     });
     if (!found) throw new ProblemError('not_found', 'There is no such picture.');
     res.setHeader('content-type', found.type);

@@ -9,3 +9,15 @@ export {
   medicineOf,
   sameIngredient,
 } from './care';
+export {
+  BOX_DAYS,
+  boxFrom,
+  boxToFill,
+  type BoxPart,
+  type BoxWeek,
+  boxWeek,
+  opsForFillingBox,
+  pillsAt,
+  pillsLast,
+  withPillBox,
+} from './pillBox';

@@ -1,10 +1,13 @@
 import {
+  added,
   ADULTS,
   day,
   decimal,
   defineEntity,
   listOf,
+  oneOf,
   orNull,
+  quantity,
   record,
   ref,
   text,
@@ -28,6 +31,27 @@ const limit = record({
 });
 export type PackageLimit = Holds<typeof limit>;
 
+/** The sections of a day in a pill box. */
+export const PILL_TIMES = ['morning', 'noon', 'evening', 'night'] as const;
+export type PillTime = (typeof PILL_TIMES)[number];
+/** The days of the week as RFC 5545 writes them, from Monday. */
+export const PILL_DAYS = ['MO', 'TU', 'WE', 'TH', 'FR', 'SA', 'SU'] as const;
+
+/** What goes into somebody's pill box, as somebody typed it from the plan of the doctor: nothing of it is the app's own. */
+const pills = record({
+  personId: weakRef('person'),
+  /** In thousandths of the thing's unit. */
+  morning: quantity(),
+  noon: quantity(),
+  evening: quantity(),
+  night: quantity(),
+  /** Empty: every day. */
+  days: listOf(oneOf(...PILL_DAYS), PILL_DAYS.length),
+  typedById: orNull(weakRef('person')),
+  typedOn: day,
+});
+export type PillsTyped = Holds<typeof pills>;
+
 /** What is noted of a thing that is a medicine. */
 export const medicine = defineEntity('medicine', {
   fields: {
@@ -39,6 +63,8 @@ export const medicine = defineEntity('medicine', {
     /** Whose it is; empty: everybody's. */
     personIds: listOf(weakRef('person'), 20),
     limits: listOf(limit, 20),
+    /** For the pill boxes; null: it goes into none. */
+    pills: added(orNull(listOf(pills, 20))),
   },
   retire: 'freely',
   writtenBy: ADULTS,

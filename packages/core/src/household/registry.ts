@@ -32,6 +32,8 @@ import { waitingPlace } from '../lending/waitingPlace.entity';
 import { wish } from '../lending/wish.entity';
 import { medicine } from '../care/medicine.entity';
 import { careEntry } from '../care/careEntry.entity';
+import { pillFill } from '../care/pillFill.entity';
+import { packTick } from '../lending/packTick.entity';
 import { photo } from '../pictures/photo.entity';
 import { tour } from '../pictures/tour.entity';
 import { use } from '../use/use.entity';
@@ -78,10 +80,12 @@ export const ENTITIES = {
   in_place: inPlace,
   kit,
   loan,
+  pack_tick: packTick,
   waiting_place: waitingPlace,
   wish,
   medicine,
   care_entry: careEntry,
+  pill_fill: pillFill,
   photo,
   tour,
 };
@@ -222,19 +226,22 @@ export type KitRow = RowOf['kit'];
 export type KitFields = FieldsOf['kit'];
 export type LoanRow = RowOf['loan'];
 export type LoanFields = FieldsOf['loan'];
+export type PackTickRow = RowOf['pack_tick'];
 export type WaitingPlaceRow = RowOf['waiting_place'];
 export type WishRow = RowOf['wish'];
 export type MedicineRow = RowOf['medicine'];
 export type MedicineFields = FieldsOf['medicine'];
 export type CareEntryRow = RowOf['care_entry'];
 export type CareEntryFields = FieldsOf['care_entry'];
+export type PillFillRow = RowOf['pill_fill'];
+export type PillFillFields = FieldsOf['pill_fill'];
 export type PhotoRow = RowOf['photo'];
 export type PhotoFields = FieldsOf['photo'];
 export type TourRow = RowOf['tour'];
 export type { KitPart } from '../kits/kit.entity';
 export { WAITS } from '../lending/waitingPlace.entity';
 export { WISH_KINDS } from '../lending/wish.entity';
-export type { PackageLimit } from '../care/medicine.entity';
+export { PILL_DAYS, PILL_TIMES, type PackageLimit, type PillsTyped, type PillTime } from '../care/medicine.entity';
 export { BODY_TEMPERATURE } from '../care/careEntry.entity';
 export { PHOTO_LONGEST_SIDE, PHOTO_MOMENTS, PHOTO_MOST_BYTES, PHOTO_MOST_READ_BYTES } from '../pictures/photo.entity';
 export { ROUND_KINDS, RHYTHMS, type Rhythm, type RoundKind } from '../rounds/round.entity';

@@ -56,8 +56,10 @@ export function touchedBy(rows: Rows, command: Command): Touched[] {
 
 function touchedByOp(rows: Rows, op: Op): Touched | null {
   if (op.op !== 'event') {
-    const row = rows.get(op.entity, op.id);
-    const title = row && definitionOf(op.entity).title(row as never);
+    const { title: titleOf, readBy } = definitionOf(op.entity);
+    // A history is read by everybody of the home: what only some may read has no name in it.
+    const row = readBy ? undefined : rows.get(op.entity, op.id);
+    const title = row && titleOf(row as never);
     return !title ? null : { kind: 'row', title };
   }
   const { kind, lotId, quantityThousandths: amount } = op.event;

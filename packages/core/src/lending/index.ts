@@ -6,8 +6,10 @@ export {
   opsForBringingBack,
   opsForLending,
   opsForGoingOut,
+  opsForPacking,
   opsForUsedOfKit,
   overdueDays,
+  packedOf,
   type Waiting,
   waitingIn,
 } from './out';

@@ -23,7 +23,7 @@ export const loan = defineEntity('loan', {
     dueOn: orNull(day),
     /** Null: it is still out. */
     backOn: orNull(day),
-    /** Of a kit: which of its things are packed. */
+    /** Of a kit: things packed before each tick became a row of its own (`pack_tick`). */
     packed: listOf(id, 300),
   },
   retire: 'freely',

@@ -7,6 +7,8 @@ import {
   opsForBringingBack,
   opsForGoingOut,
   opsForLending,
+  opsForPacking,
+  packedOf,
   opsForUsedOfKit,
   overdueDays,
   waitingIn,
@@ -102,6 +104,29 @@ it('a kit is out with the place it lies in, and what was used of it is booked wh
     .flatMap((id) => state.lotsIn(id))
     .reduce((sum, one) => sum + one.quantityThousandths, 0);
   expect(left).toBe(9000);
+});
+
+it('two people pack the same kit: none undoes the other, and each thing can be taken back', () => {
+  const state = home();
+  const loan: LoanRow = {
+    ...base('l'),
+    ...said({}),
+    whatId: 'kit',
+    thousandths: null,
+    outOn: TODAY,
+    backOn: null,
+    packed: ['old'],
+  };
+  state.put({ entity: 'loan', row: loan });
+  // Both see nothing ticked when they tick; one of them ticks the same thing as the other.
+  const ours = opsForPacking(state, loan, 'tent', 'runa', context);
+  const theirs = ['tent', 'stove'].flatMap((id) => opsForPacking(state, loan, id, 'eskil', context));
+  run(state, ours);
+  run(state, theirs);
+  expect([...packedOf(state, loan)].sort()).toEqual(['old', 'stove', 'tent']);
+  run(state, opsForPacking(state, loan, 'tent', 'runa', context));
+  run(state, opsForPacking(state, loan, 'old', 'runa', context));
+  expect([...packedOf(state, state.get('loan', 'l')!)]).toEqual(['stove']);
 });
 
 it('what is due back first comes first; undated ones after, the longest out first', () => {

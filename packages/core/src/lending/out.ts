@@ -8,6 +8,7 @@ import type {
   LoanRow,
   LotRow,
   Op,
+  PackTickRow,
   RowView,
   WaitingPlaceRow,
 } from '../household';
@@ -153,6 +154,33 @@ export function opsForBringingBack(
       .filter(isFirst)
       .map(change);
   return [...opsForUsing(lot, back, true, state.lotsIn(lot.nookId), context), change(loan.id)];
+}
+
+/** What of a kit that is out is packed: the ids of its things. */
+export const packedOf = (state: HouseholdState, loan: LoanRow): ReadonlySet<string> =>
+  new Set([...loan.packed, ...ticksOf(state, loan).map(({ itemId }) => itemId)]);
+const ticksOf = (state: HouseholdState, { id }: LoanRow): PackTickRow[] =>
+  state.all('pack_tick').filter(({ loanId }) => loanId === id);
+
+/** Packs a thing, or takes back all that was said of it. */
+export function opsForPacking(
+  state: HouseholdState,
+  loan: LoanRow,
+  itemId: string,
+  byId: string | null,
+  { newId, today }: OpContext,
+): Op[] {
+  if (!packedOf(state, loan).has(itemId))
+    return [{ op: 'create', entity: 'pack_tick', id: newId(), fields: { loanId: loan.id, itemId, byId, on: today } }];
+  const packed = loan.packed.filter((id) => id !== itemId);
+  return [
+    ...(packed.length === loan.packed.length
+      ? []
+      : [{ op: 'change' as const, entity: 'loan' as const, id: loan.id, fields: { packed } }]),
+    ...ticksOf(state, loan)
+      .filter((tick) => tick.itemId === itemId)
+      .map(({ id }): Op => ({ op: 'retire', entity: 'pack_tick', id })),
+  ];
 }
 
 /** So much of some things was used: of the first, or what serves as well. */

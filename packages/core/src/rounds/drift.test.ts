@@ -9,7 +9,8 @@ import {
   shelfFields,
 } from '../household/sampleHome.test-support';
 import { applyCommand } from '../household/applyCommand';
-import { driftOf, opsForPuttingRight, opsForTakingOver } from './drift';
+import { driftOf } from './drift';
+import { opsForPuttingRight, opsForTakingOver } from './driftOps';
 
 const base = (id: string) => ({ id, seq: 1, retired: false });
 
@@ -63,13 +64,17 @@ const run = (state: HouseholdState, ops: ReturnType<typeof opsForPuttingRight>):
   for (const row of applied.changed) state.put(row);
 };
 
+let serial = 0;
+const context = { newId: () => `n${serial++}`, now: '2026-11-27T10:00:00.000Z', today: '2026-11-27' };
+const only = (state: HouseholdState, kind: string) => driftOf(state).filter((one) => one.kind === kind);
+
 it('a bin on another shelf than planned is put right, or the plan follows it', () => {
   for (const way of [opsForPuttingRight, opsForTakingOver]) {
     const state = home();
     const [moved, ...others] = driftOf(state);
     expect(moved).toMatchObject({ kind: 'moved', nookId: 'rope', names: ['rope'], toShelfId: 'low', planId: 'plan' });
     expect(others).toEqual([]);
-    run(state, way(state, moved!));
+    run(state, way(state, moved!, context));
     expect(driftOf(state)).toEqual([]);
     expect(state.get('bin', 'rope')!.shelfId).toBe(way === opsForPuttingRight ? 'low' : 'top');
   }
@@ -121,4 +126,60 @@ it('a bin of the plan that has nothing in it, and a set that is begun and not wh
   expect(driftOf(state).map(({ kind, names }) => [kind, names])).toEqual([['set', ['Napkin']]]);
   napkins(24);
   expect(driftOf(state)).toEqual([]);
+});
+
+it('a group whose bin is gone is taken out of the plan', () => {
+  const state = home();
+  state.put({ entity: 'bin', row: { ...state.get('bin', 'rope')!, retired: true } });
+  expect(opsForPuttingRight(state, driftOf(state)[0]!, context)).toEqual([]);
+  run(state, opsForTakingOver(state, driftOf(state)[0]!, context));
+  expect(driftOf(state)).toEqual([]);
+});
+
+it('an empty bin is put away, or may be empty; either way the plan says so', () => {
+  for (const way of [opsForPuttingRight, opsForTakingOver]) {
+    const state = home([], 'low');
+    state.put({ entity: 'lot', row: lotRow('ropes', { nookId: 'rope', quantityThousandths: 0 }) });
+    run(state, way(state, driftOf(state)[0]!, context));
+    expect(driftOf(state)).toEqual([]);
+    expect(state.get('bin', 'rope')!.retired).toBe(way === opsForPuttingRight);
+  }
+});
+
+it('things on a shelf that is for others go to where most of their kind is, or the shelf is for them too', () => {
+  for (const way of [opsForPuttingRight, opsForTakingOver]) {
+    const state = home([], 'low');
+    state.put({ entity: 'item', row: { ...base('sail'), ...itemFields({ name: 'Sail' }) } });
+    const sails = (id: string, nookId: string, count: number): void =>
+      state.put({ entity: 'lot', row: lotRow(id, { itemId: 'sail', nookId, quantityThousandths: count * 1000 }) });
+    sails('here', 'low', 1);
+    sails('there', 'top', 3);
+    const low = state.get('shelf', 'low')!;
+    state.put({ entity: 'shelf', row: { ...low, purpose: { words: 'ropes', takes: ['rope', 'drill'] } } });
+    const [found] = only(state, 'purpose');
+    expect(found).toMatchObject({ nookId: 'low' });
+    expect(found!.names).toContain('Sail');
+    run(state, way(state, found!, context));
+    expect(only(state, 'purpose').flatMap(({ names }) => names)).not.toContain('Sail');
+    const amount = (id: string) => state.get('lot', id)!.quantityThousandths;
+    expect([amount('here'), amount('there')]).toEqual(way === opsForPuttingRight ? [0, 4000] : [1000, 3000]);
+  }
+});
+
+it('a label written anew by hand says what is so now; a set that is none any more is counted singly', () => {
+  const state = home([], 'low');
+  state.put({
+    entity: 'label',
+    row: { ...base('l'), nookId: 'rope', words: 'Oars', contents: null, printedOn: '2026-01-01' },
+  });
+  run(state, opsForTakingOver(state, only(state, 'label')[0]!, context));
+  expect(only(state, 'label')).toEqual([]);
+  expect(state.get('label', 'l')).toMatchObject({ words: 'Rope', contents: null, printedOn: '2026-11-27' });
+  state.put({
+    entity: 'item',
+    row: { ...base('napkin'), ...itemFields({ name: 'Napkin', set: { pieces: 12, withItemId: null } }) },
+  });
+  state.put({ entity: 'lot', row: lotRow('n', { itemId: 'napkin', nookId: 'rope', quantityThousandths: 5000 }) });
+  run(state, opsForTakingOver(state, only(state, 'set')[0]!, context));
+  expect(only(state, 'set')).toEqual([]);
 });

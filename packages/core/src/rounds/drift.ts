@@ -1,10 +1,10 @@
 /** As planned against as it is: what stands, lies or says otherwise than it was set up. */
 import { innerVolumeMl } from '../containers';
 import { againstPurpose } from '../handling';
-import type { BinRow, HouseholdState, Op, PlanRow } from '../household';
+import type { BinRow, HouseholdState } from '../household';
 import { labelledIn } from '../labels';
 import { groupOfPlan } from '../plan';
-import { nooksWithin, opsForMovingBin, placePath } from '../spaces';
+import { nooksWithin, placePath } from '../spaces';
 import { bulkOfNook, setCount } from '../stock';
 
 /**
@@ -29,6 +29,8 @@ export interface Drift {
   planId: string | null;
   /** The planned bin's key. */
   key: string | null;
+  /** Of a set: the thing. */
+  itemId: string | null;
 }
 
 /** Every place of the home that drifted, space by space. */
@@ -69,6 +71,7 @@ const drift = (kind: Drift['kind'], spaceId: string, nookId: string, names: stri
   toShelfId: null,
   planId: null,
   key: null,
+  itemId: null,
 });
 
 /** Groups of the chosen plan that have one planned bin and one bin: that it stands where it was planned. */
@@ -82,7 +85,8 @@ function againstPlan(state: HouseholdState, spaceId: string): Drift[] {
       const bin = state.get('bin', id);
       return bin && !bin.retired ? [bin] : [];
     });
-    if (bins.length === 0) return [{ ...drift('gone', spaceId, spaceId, [group.name]), planId: plan.id }];
+    if (bins.length === 0)
+      return [{ ...drift('gone', spaceId, spaceId, [group.name]), planId: plan.id, key: planned.key }];
     const places = plan.placed.filter(({ group: id }) => id === planned.group);
     const [bin] = bins;
     if (bins.length > 1 || places.length > 1 || !bin || bin.shelfId === planned.shelfId) return [];
@@ -105,7 +109,7 @@ function emptyBins(state: HouseholdState, spaceId: string): Drift[] {
     const bin = state.get('bin', id);
     if (!bin || bin.retired || !placeIsIn(state, bin, spaceId)) return [];
     const holds = nooksWithin(state, id).some((nookId) => state.lotsIn(nookId).length > 0);
-    return holds ? [] : [drift('empty', spaceId, id, [bin.name])];
+    return holds ? [] : [{ ...drift('empty', spaceId, id, [bin.name]), planId: plan?.id ?? null }];
   });
 }
 const placeIsIn = (state: HouseholdState, bin: BinRow, spaceId: string): boolean =>
@@ -122,7 +126,7 @@ function brokenSets(state: HouseholdState): Drift[] {
       (a, b) => b.quantityThousandths - a.quantityThousandths || (a.id < b.id ? -1 : 1),
     );
     const spaceId = most ? placePath(state, most.nookId)?.space?.id : undefined;
-    return most && spaceId ? [drift('set', spaceId, most.nookId, [item.name])] : [];
+    return most && spaceId ? [{ ...drift('set', spaceId, most.nookId, [item.name]), itemId: item.id }] : [];
   });
 }
 
@@ -135,19 +139,4 @@ function tooFull(state: HouseholdState, spaceId: string): Drift[] {
       return volumeKnown && volumeMl > innerVolumeMl(container) ? [drift('full', spaceId, bin.id, [bin.name])] : [];
     }),
   );
-}
-
-/** Carries a moved bin to where the plan has it. Empty: it is not there any more, or cannot stand there. */
-export function opsForPuttingRight(state: HouseholdState, { nookId, toShelfId }: Drift): Op[] {
-  const bin = state.get('bin', nookId);
-  return bin && toShelfId !== null ? opsForMovingBin(state, bin, toShelfId) : [];
-}
-
-/** Takes over as planned what is: the plan has the bin where it stands. */
-export function opsForTakingOver(state: HouseholdState, { nookId, planId, key }: Drift): Op[] {
-  const bin = state.get('bin', nookId);
-  const plan: PlanRow | undefined = planId === null ? undefined : state.get('plan', planId);
-  if (!bin || !plan) return [];
-  const placed = plan.placed.map((one) => (one.key === key ? { ...one, shelfId: bin.shelfId } : one));
-  return [{ op: 'change', entity: 'plan', id: plan.id, fields: { placed } }];
 }

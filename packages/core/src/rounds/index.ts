@@ -1,9 +1,10 @@
-export { type Drift, driftOf, opsForPuttingRight, opsForTakingOver } from './drift';
+export { type Drift, driftOf } from './drift';
+export { opsForPuttingRight, opsForTakingOver, strayHomes } from './driftOps';
 export { roundsCalendar } from './calendar';
 export { READY_MADE, type ReadyMade } from './readyMade';
 export { clockTime, comingsOf, dueDays, nextDue, type RhythmProblem, rhythmProblem } from './rhythm';
 export { opsForAfresh, opsForBookedStep, opsForTick, opsForUntick } from './roundOps';
-export { homeElsewhere, REFILL_KEY, type RoundStep, stepsOfRound, SWAP_KEY } from './steps';
+export { homeElsewhere, PILL_KEY, REFILL_KEY, type RoundStep, stepsOfRound, SWAP_KEY } from './steps';
 export {
   AFRESH_FROM,
   type RoundNow,

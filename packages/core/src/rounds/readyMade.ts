@@ -14,6 +14,7 @@ const season: Rhythm = { kind: 'season', rule: null, days: null };
 export const READY_MADE: readonly ReadyMade[] = [
   { kind: 'expiry', rhythm: rule('FREQ=WEEKLY;BYDAY=WE'), minutes: 8 },
   { kind: 'refill', rhythm: rule('FREQ=WEEKLY;BYDAY=SU'), minutes: 12 },
+  { kind: 'pill_box', rhythm: rule('FREQ=WEEKLY;BYDAY=SU'), minutes: 10 },
   { kind: 'supplies', rhythm: rule('FREQ=MONTHLY;BYDAY=1SA'), minutes: 15 },
   { kind: 'medicine', rhythm: rule('FREQ=MONTHLY;INTERVAL=3;BYMONTHDAY=1'), minutes: 10 },
   { kind: 'catch_all', rhythm: after(75), minutes: 20 },

@@ -46,6 +46,7 @@ export const ROUND_KINDS = [
   'helper',
   'settling',
   'condition',
+  'pill_box',
   'own',
 ] as const;
 export type RoundKind = (typeof ROUND_KINDS)[number];

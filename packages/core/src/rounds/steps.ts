@@ -1,5 +1,6 @@
 /** What there is to do in a turn of a round, place by place. */
 import { addDays, type CivilDate } from '../base';
+import { withPillBox } from '../care';
 import type { HouseholdState, LotRow, RoundRow } from '../household';
 import { refillsOf, type Refill } from '../restock';
 import { nooksWithin } from '../spaces';
@@ -26,6 +27,9 @@ export const REFILL_KEY = 'r ';
 /** What the key of two bins that change places begins with; their ids follow. */
 export const SWAP_KEY = 's ';
 
+/** What the key of a filled pill box begins with; the person's id follows. */
+export const PILL_KEY = 'p ';
+
 /** An expiry round looks at what ends within so many days. Own default. */
 const ENDS_WITHIN_DAYS = 14;
 
@@ -35,6 +39,7 @@ const ENDS_WITHIN_DAYS = 14;
  * - `count`, `supplies`: its places, with all that lies there
  * - `catch_all`: its places, with what lies there and since when
  * - `condition`: places where something is to be mended, washed or repainted, is worn or lacks a part
+ * - `pill_box`: the boxes of everybody for whom something goes into one
  * - `refill`: what is carried from the reserve to where it is used, in walking order
  * @param dueOn the day of the turn: what has its refill day then is filled up
  */
@@ -102,6 +107,18 @@ export function stepsOfRound(state: HouseholdState, round: RoundRow, today: Civi
           places.set(lot.nookId, [...(places.get(lot.nookId) ?? []), lot]);
       return [...own, ...inWalkingOrder(state, [...places.keys()], round).map((id) => at(id, places.get(id)!))];
     }
+    case 'pill_box':
+      return [
+        ...own,
+        ...withPillBox(state).map((personId): RoundStep => ({
+          key: `${PILL_KEY}${personId}`,
+          nookId: null,
+          words: null,
+          lots: [],
+          refill: null,
+          swap: null,
+        })),
+      ];
     case 'season_swap':
       return [
         ...own,

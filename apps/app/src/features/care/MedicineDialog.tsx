@@ -5,6 +5,7 @@ import {
   type MedicineFields,
   type MedicineRow,
   type PackageLimit,
+  type PillsTyped,
 } from '@ours/core';
 import { useState } from 'react';
 import { XStack, YStack } from 'tamagui';
@@ -18,7 +19,8 @@ import { opContext, today } from '@/shared/opContext';
 import { PersonChoice } from '@/shared/PersonChoice';
 import { useOwnPerson } from '@/shared/useOwnPerson';
 import { useRunCommand } from '@/shared/useRunCommand';
-import { typedWords } from './words';
+import { PillsDialog } from './PillsDialog';
+import { pillsWords, typedWords } from './words';
 
 /** What is noted of a medicine: ingredient, what for, whose; and what stands on its package, typed by somebody. */
 export function MedicineDialog({ item, onClose }: { item: ItemRow; onClose: () => void }) {
@@ -46,14 +48,14 @@ function OpenMedicine({
   const [ingredient, setIngredient] = useState(medicine?.ingredient ?? '');
   const [forWhat, setForWhat] = useState((medicine?.forWhat ?? []).join(', '));
   const [personIds, setPersonIds] = useState<readonly string[]>(medicine?.personIds ?? []);
-  const [typing, setTyping] = useState(false);
+  const [typing, setTyping] = useState<'package' | 'pills' | null>(null);
   const { people, alike, typedBy } = useHousehold(({ state, version }) => ({
     version,
     people: state.all('person').map(({ id, name }) => ({ id, name })),
     alike: sameIngredient(state, medicine).flatMap((one) => state.get('item', one.itemId)?.name ?? []),
     typedBy: (id: string | null) => (id === null ? null : (state.get('person', id)?.name ?? null)),
   }));
-  const fields = (): Omit<MedicineFields, 'limits'> => ({
+  const fields = (): Omit<MedicineFields, 'limits' | 'pills'> => ({
     itemId: item.id,
     ingredient: ingredient.trim() === '' ? null : ingredient.trim().slice(0, 80),
     forWhat: forWhat
@@ -63,28 +65,47 @@ function OpenMedicine({
       .slice(0, 12),
     personIds: [...personIds],
   });
-  const save = (limits: PackageLimit[], done: string): void =>
+  const save = (more: Pick<MedicineFields, 'limits' | 'pills'>, done: string): void =>
     void runCommand(
       'medicine_saved',
       medicine
-        ? [{ op: 'change', entity: 'medicine', id: medicine.id, fields: { ...fields(), limits } }]
-        : [{ op: 'create', entity: 'medicine', id: opContext().newId(), fields: { ...fields(), limits } }],
+        ? [{ op: 'change', entity: 'medicine', id: medicine.id, fields: { ...fields(), ...more } }]
+        : [{ op: 'create', entity: 'medicine', id: opContext().newId(), fields: { ...fields(), ...more } }],
       done,
     );
-  const limits = medicine?.limits ?? [];
-  if (typing)
+  const [limits, pills] = [medicine?.limits ?? [], medicine?.pills ?? []];
+  const withoutPillsOf = (personId: string): PillsTyped[] => pills.filter((one) => one.personId !== personId);
+  if (typing === 'pills')
+    return (
+      <PillsDialog
+        medicine={medicine}
+        unit={item.unit}
+        typedById={own}
+        day={day}
+        onClose={() => setTyping(null)}
+        onSave={(typed) => {
+          save({ limits, pills: [...withoutPillsOf(typed.personId), typed] }, 'Kept for the pill box.');
+          setTyping(null);
+        }}
+        onRemove={(personId) => {
+          save({ limits, pills: withoutPillsOf(personId) }, 'Not in the pill box any more.');
+          setTyping(null);
+        }}
+      />
+    );
+  if (typing === 'package')
     return (
       <LimitDialog
         medicine={medicine}
         typedById={own}
         day={day}
-        onClose={() => setTyping(false)}
+        onClose={() => setTyping(null)}
         onSave={(limit) => {
           save(
-            [...limits.filter(({ personId }) => personId !== limit.personId), limit],
+            { limits: [...limits.filter(({ personId }) => personId !== limit.personId), limit], pills },
             'Kept as it stands on the package.',
           );
-          setTyping(false);
+          setTyping(null);
         }}
       />
     );
@@ -115,7 +136,19 @@ function OpenMedicine({
           </Small>
         ))}
         <XStack>
-          <Button label="Type it from the package …" onPress={() => setTyping(true)} />
+          <Button label="Type it from the package …" onPress={() => setTyping('package')} />
+        </XStack>
+      </YStack>
+      <YStack gap={4}>
+        <Small>For pill boxes</Small>
+        {pills.length === 0 ? <Small>It goes into none.</Small> : null}
+        {pills.map((one) => (
+          <Small key={one.personId} color="$color">
+            {`${typedBy(one.personId) ?? 'Somebody'}: ${pillsWords(one)}`}
+          </Small>
+        ))}
+        <XStack>
+          <Button label="For a pill box …" onPress={() => setTyping('pills')} />
         </XStack>
       </YStack>
       <XStack gap={8}>
@@ -124,7 +157,7 @@ function OpenMedicine({
           kind="primary"
           label="Save"
           onPress={() => {
-            save([...limits], `Saved: ${item.name}.`);
+            save({ limits, pills }, `Saved: ${item.name}.`);
             onClose();
           }}
         />

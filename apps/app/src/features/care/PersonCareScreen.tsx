@@ -32,7 +32,6 @@ import { useHousehold, useHouseholdContext } from '@/shared/HouseholdProvider';
 import { NookPlate } from '@/shared/NookPlate';
 import { today } from '@/shared/opContext';
 import { useHome } from '@/shared/useHome';
-import { useNextList } from '@/shared/useNextList';
 import { useNow } from '@/shared/useNow';
 import { useRunCommand } from '@/shared/useRunCommand';
 import { CareTimeline } from './CareTimeline';
@@ -41,6 +40,7 @@ import { GiveDialog } from './GiveDialog';
 import { MedicineDialog } from './MedicineDialog';
 import { Phones } from './Phones';
 import { PoisonCentre } from './PoisonCentre';
+import { Refills } from './Refills';
 import {
   inDayWords,
   minutesUntil,
@@ -139,7 +139,7 @@ function OnePerson({ person }: { person: PersonRow }) {
         <Caution />
       </YStack>
       <Log entries={entries} nowMs={nowMs} />
-      {item ? <Spare item={item} /> : null}
+      <Refills person={person} items={things} />
       <PoisonCentre />
     </Screen>
   );
@@ -346,26 +346,5 @@ function Log({ entries, nowMs }: { entries: readonly CareEntryRow[]; nowMs: numb
         </XStack>
       ) : null}
     </YStack>
-  );
-}
-
-/** Whether there is another packet of it, and the list where there is none. */
-function Spare({ item }: { item: ItemRow }) {
-  const nextList = useNextList();
-  const lots = useHousehold(({ state }) => state.lotsOf(item.id));
-  const closed = lots.some(({ openedOn, quantityThousandths }) => openedOn === null && quantityThousandths > 0);
-  if (closed && lots.length > 0) return null;
-  return (
-    <XStack paddingHorizontal={16} paddingVertical={10} gap={8} alignItems="center" backgroundColor="$background">
-      <YStack flex={1} minWidth={0}>
-        <Strong>{lots.length === 0 ? 'None at home' : 'No spare one at home'}</Strong>
-        <Small>{item.name}</Small>
-      </YStack>
-      {nextList.has({ item }) ? (
-        <Small>on the shopping list</Small>
-      ) : (
-        <Button kind="primary" label="Put on the list" onPress={() => nextList.put({ item })} />
-      )}
-    </XStack>
   );
 }

@@ -1,6 +1,6 @@
 import 'fake-indexeddb/auto';
 import type { CareEntryFields, TaggedRow } from '@ours/core';
-import { act, fireEvent, screen, waitFor } from '@testing-library/react';
+import { act, fireEvent, screen, waitFor, within } from '@testing-library/react';
 import { CareScreen } from './CareScreen';
 import { PersonCareScreen } from './PersonCareScreen';
 import { ID, sampleRows } from '@/data/store/sampleRows.test-support';
@@ -141,4 +141,63 @@ it('what stands on the package is typed for everybody and for one person, each b
       },
     },
   ]);
+});
+
+const mockTablets = ID.item;
+const inBox = (morning: number): TaggedRow => ({
+  entity: 'medicine',
+  row: {
+    ...base('019ab2f0-0000-7000-8000-0000000000a2'),
+    itemId: mockTablets,
+    ingredient: null,
+    forWhat: [],
+    personIds: [],
+    limits: [],
+    pills: [
+      { personId: mockPim, morning, noon: 0, evening: 0, night: 0, days: [], typedById: null, typedOn: '2026-11-12' },
+    ],
+  },
+});
+
+it('a pill box is filled for seven days: it leaves the stock, and until when the rest lasts is said', async () => {
+  await openWith(<PersonCareScreen />, home(inBox(500)));
+  expect(await screen.findByText('not filled for today')).toBeTruthy();
+  await press('Fill it …');
+  expect(within(screen.getByTestId('pill-box')).getAllByText('½ A')).toHaveLength(7);
+  await press('Filled');
+  expect(await screen.findByText(/what went into it has left the stock/)).toBeTruthy();
+  await press('Close');
+  await waitFor(() => expect(screen.getByText(/^filled up to/)).toBeTruthy());
+  const { ops } = (await queued()).at(-1)!;
+  expect(ops).toMatchObject([
+    { op: 'create', entity: 'pill_fill', fields: { personId: mockPim, days: 7, parts: [{ thousandths: 3500 }] } },
+    { op: 'event', event: { kind: 'taken', quantityThousandths: 3500 } },
+  ]);
+});
+
+it('of too little at home the box says how much is missing, and offers the list', async () => {
+  await openWith(<PersonCareScreen />, home(inBox(1_000_000)));
+  await screen.findByText(/not enough for the next day/);
+  await press('Fill it …');
+  expect(screen.getByText('not enough at home for all of it')).toBeTruthy();
+  expect(screen.getByRole('button', { name: 'Filled, with what is there' })).toBeTruthy();
+});
+
+it('what goes into a box is typed for one person; nothing typed is said so', async () => {
+  await openWith(<CareScreen />, home(medicine(false)));
+  const [row] = await screen.findAllByText('Paracetamol');
+  await act(async () => {
+    fireEvent.click(row!);
+  });
+  await press('For a pill box …');
+  await press('Save');
+  expect(screen.getByText(/^No amount was typed/)).toBeTruthy();
+  fireEvent.change(screen.getByLabelText(/^Evening/), { target: { value: '0.5' } });
+  await press('Thu');
+  await press('Save');
+  await waitFor(async () => expect(await queued()).toHaveLength(1));
+  expect((await queued())[0]!.ops).toMatchObject([
+    { entity: 'medicine', fields: { pills: [{ morning: 0, evening: 500, days: ['TH'] }] } },
+  ]);
+  expect(await screen.findByText(/½ in the evening; Thu/)).toBeTruthy();
 });

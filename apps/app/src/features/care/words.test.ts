@@ -1,5 +1,14 @@
 import { clockWords } from '@/kit/text/dayWords';
-import { inDayWords, lastTimeAt, momentWords, readTemperature, spanOfMinutes, temperatureWords } from './words';
+import {
+  fractionWords,
+  inDayWords,
+  lastTimeAt,
+  momentWords,
+  pillsWords,
+  readTemperature,
+  spanOfMinutes,
+  temperatureWords,
+} from './words';
 
 const at = (day: number, hour: number, minute = 0): number => new Date(2026, 10, day, hour, minute).getTime();
 const iso = (ms: number): string => new Date(ms).toISOString();
@@ -46,4 +55,21 @@ it('says temperatures, spans and counts', () => {
   ]);
   expect([inDayWords(3, 4), inDayWords(1, null)]).toEqual(['3 of at most 4 in 24 hours', '1 in 24 hours']);
   expect(clockWords(new Date(at(1, 6, 5)))).toBe('06:05');
+});
+
+it('amounts for a pill box in quarters as they are written, others as decimals', () => {
+  expect([250, 500, 1000, 1500, 2750, 330].map(fractionWords)).toEqual(['¼', '½', '1', '1½', '2¾', '0.33']);
+});
+it('what goes into a box, with its days', () => {
+  const typed = {
+    personId: 'a',
+    morning: 1000,
+    noon: 0,
+    evening: 500,
+    night: 0,
+    typedById: null,
+    typedOn: '2026-11-12',
+  };
+  expect(pillsWords({ ...typed, days: [] })).toBe('1 in the morning, ½ in the evening');
+  expect(pillsWords({ ...typed, days: ['MO', 'TH'] })).toBe('1 in the morning, ½ in the evening; Mon, Thu');
 });

@@ -1,6 +1,20 @@
-import { addDays, BODY_TEMPERATURE, celsiusOf, fahrenheitOf, type LengthUnit, type PackageLimit } from '@ours/core';
+import {
+  addDays,
+  BODY_TEMPERATURE,
+  celsiusOf,
+  fahrenheitOf,
+  formatQuantity,
+  PILL_DAYS,
+  PILL_TIMES,
+  type BoxPart,
+  type LengthUnit,
+  type PackageLimit,
+  type PillsTyped,
+  type PillTime,
+} from '@ours/core';
+import { amountWords } from '@/features/stock/words';
 import { counted } from '@/kit/text/counted';
-import { clockWords, dayWords, weekdayWords } from '@/kit/text/dayWords';
+import { clockWords, dayWords, weekdayAndDay, weekdayWords } from '@/kit/text/dayWords';
 import { today } from '@/shared/opContext';
 
 const MINUTE_MS = 60_000;
@@ -84,4 +98,60 @@ export function readTemperature(text: string, unit: LengthUnit): number | null {
   const celsius = unit === 'metric' ? value : celsiusOf(value);
   const tenth = Math.round(celsius * 10);
   return tenth >= BODY_TEMPERATURE.least && tenth <= BODY_TEMPERATURE.most ? tenth : null;
+}
+
+export const PILL_TIME_WORDS: Readonly<Record<PillTime, string>> = {
+  morning: 'Morning',
+  noon: 'Noon',
+  evening: 'Evening',
+  night: 'Night',
+};
+/** A Monday: names of the days of a week are counted from it. */
+const A_MONDAY = '2026-11-30';
+/** `Mon` for `MO`. */
+export const dayOfWeekName = (day: (typeof PILL_DAYS)[number]): string =>
+  weekdayWords(addDays(A_MONDAY, PILL_DAYS.indexOf(day)));
+
+const FRACTIONS: Readonly<Record<number, string>> = { 250: '¼', 500: '½', 750: '¾' };
+/** `1`, `½`, `1½`; what is no quarter as a decimal. */
+export function fractionWords(thousandths: number): string {
+  const rest = thousandths % 1000;
+  const whole = Math.floor(thousandths / 1000);
+  const fraction = FRACTIONS[rest];
+  return fraction ? `${whole === 0 ? '' : whole}${fraction}` : formatQuantity(thousandths);
+}
+
+/** `1 in the morning, ½ in the evening; Mon, Thu`. */
+export function pillsWords(typed: PillsTyped): string {
+  const IN: Readonly<Record<PillTime, string>> = {
+    morning: 'in the morning',
+    noon: 'at noon',
+    evening: 'in the evening',
+    night: 'at night',
+  };
+  const amounts = PILL_TIMES.flatMap((time) =>
+    typed[time] === 0 ? [] : [`${fractionWords(typed[time])} ${IN[time]}`],
+  ).join(', ');
+  return typed.days.length === 0 ? amounts : `${amounts}; ${typed.days.map(dayOfWeekName).join(', ')}`;
+}
+
+/** Of too little: `4 tablets are there that keep to 6 Dec: 3 tablets missing`. */
+export function shortOfWords(
+  { haveThousandths, needThousandths, item }: Pick<BoxPart, 'haveThousandths' | 'needThousandths' | 'item'>,
+  lastDay: string,
+  day: string,
+): string {
+  const missing = `${amountWords(needThousandths - haveThousandths, item.unit)} missing`;
+  return haveThousandths === 0
+    ? `none is there that keeps to ${dayWords(lastDay, day)}: ${missing}`
+    : `${amountWords(haveThousandths, item.unit)} there that keep to ${dayWords(lastDay, day)}: ${missing}`;
+}
+
+/** From so few days on a refill is pointed out. Own default: two weeks leave time to see the doctor. */
+export const REFILL_SOON_DAYS = 14;
+/** `for the pill boxes to Fri 18 Dec, 20 days`. */
+export function boxLastsWords(last: { until: string | null; days: number; beyond: boolean }, day: string): string {
+  if (last.until === null) return 'not enough for the next day of the pill boxes';
+  if (last.beyond) return 'for the pill boxes for over two years';
+  return `for the pill boxes to ${weekdayAndDay(last.until, day)}, ${counted(last.days, { one: '# day', other: '# days' })}`;
 }

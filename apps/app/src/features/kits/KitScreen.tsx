@@ -3,7 +3,9 @@ import {
   kitNow,
   loanOf,
   opsForFilling,
+  opsForPacking,
   opsForSwapping,
+  packedOf,
   placePath,
   type KitNow,
   type KitPartNow,
@@ -340,15 +342,18 @@ function CompletePart({ part }: { part: KitPartNow }) {
 /** While it is out: what is packed, thing by thing. */
 function Packing({ now, loan }: { now: KitNow; loan: LoanRow }) {
   const runCommand = useRunCommand();
-  const packed = new Set(loan.packed);
-  const tick = (itemId: string): void => {
-    const next = packed.has(itemId) ? loan.packed.filter((id) => id !== itemId) : [...loan.packed, itemId];
+  const { me } = useHouseholdContext();
+  const { state, packed } = useHousehold((snapshot) => ({
+    version: snapshot.version,
+    state: snapshot.state,
+    packed: packedOf(snapshot.state, loan),
+  }));
+  const tick = (itemId: string): void =>
     void runCommand(
       'kit_packed',
-      [{ op: 'change', entity: 'loan', id: loan.id, fields: { packed: next } }],
+      opsForPacking(state, loan, itemId, me.personId ?? null, opContext()),
       packed.has(itemId) ? 'Not packed.' : 'Packed.',
     );
-  };
   return (
     <YStack testID="packing">
       <ListHeading

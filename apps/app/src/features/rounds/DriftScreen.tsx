@@ -3,9 +3,14 @@ import {
   opsForNotingShare,
   opsForPuttingRight,
   opsForTakingOver,
+  setCount,
   shareInPlace,
   sharesByWeek,
+  strayHomes,
   type Drift,
+  type HouseholdState,
+  type ItemRow,
+  type Op,
 } from '@ours/core';
 import { useRouter } from 'expo-router';
 import { useEffect, useRef } from 'react';
@@ -14,18 +19,19 @@ import { EmptyState } from '@/kit/layout/EmptyState';
 import { ListHeading, ListRow } from '@/kit/layout/ListRow';
 import { Screen } from '@/kit/layout/Screen';
 import { Button } from '@/kit/press/Button';
+import { Small } from '@/kit/text/Text';
 import { useHousehold, useRun } from '@/shared/HouseholdProvider';
 import { NookPlate } from '@/shared/NookPlate';
 import { opContext, today } from '@/shared/opContext';
 import { shelfWords } from '@/shared/placeWords';
+import { useNextList } from '@/shared/useNextList';
 import { useRunCommand } from '@/shared/useRunCommand';
 import { ShareCurve } from './ShareCurve';
-import { driftDetail, driftTitle } from './words';
+import { DRIFT_ACTS, driftDetail, driftTitle, largerWords, strayHomesWords } from './words';
 
 /** As planned against as it is, space by space; each put right with a tap, or taken over as planned. */
 export function DriftScreen() {
   const router = useRouter();
-  const runCommand = useRunCommand();
   const run = useRun();
   const { state, all, weeks } = useHousehold((snapshot) => ({
     version: snapshot.version,
@@ -73,30 +79,84 @@ export function DriftScreen() {
                   onPress={() => open(one)}
                   right={<NookPlate nookId={one.nookId} />}
                 />
-                {one.kind === 'moved' ? (
-                  <XStack paddingHorizontal={16} paddingVertical={8} gap={8} backgroundColor="$background">
-                    <Button
-                      label="Put back"
-                      onPress={() =>
-                        void runCommand('drift_put_right', opsForPuttingRight(state, one), `Back: ${one.names[0]}.`)
-                      }
-                    />
-                    <Button
-                      label="It stays: change the plan"
-                      onPress={() =>
-                        void runCommand(
-                          'drift_taken_over',
-                          opsForTakingOver(state, one),
-                          `Planned so: ${one.names[0]}.`,
-                        )
-                      }
-                    />
-                  </XStack>
-                ) : null}
+                <DriftActs one={one} state={state} onOpen={() => open(one)} />
               </YStack>
             ))}
         </YStack>
       ))}
     </Screen>
   );
+}
+
+/** What can be done about one place that drifted: put right, or taken over as meant, each in a tap. */
+function DriftActs({ one, state, onOpen }: { one: Drift; state: HouseholdState; onOpen: () => void }) {
+  const runCommand = useRunCommand();
+  const nextList = useNextList();
+  const right = opsForPuttingRight(state, one, opContext());
+  const over = opsForTakingOver(state, one, opContext());
+  const words = DRIFT_ACTS[one.kind];
+  const name = driftTitle(one);
+  const item = one.itemId === null ? undefined : state.get('item', one.itemId);
+  const missing = item ? piecesMissing(state, item) : null;
+  const wish = larger(state, one);
+  return (
+    <XStack
+      paddingHorizontal={16}
+      paddingVertical={8}
+      gap={8}
+      flexWrap="wrap"
+      alignItems="center"
+      backgroundColor="$background"
+      borderBottomWidth={1}
+      borderColor="$borderColor"
+    >
+      {one.kind === 'purpose' && right.length > 0 ? (
+        <Small width="100%">{strayHomesWords(state, strayHomes(state, one.nookId))}</Small>
+      ) : null}
+      {right.length > 0 && words.right ? (
+        <Button
+          label={words.right}
+          onPress={() => void runCommand('drift_put_right', right, `${words.rightDone}: ${name}.`)}
+        />
+      ) : null}
+      {one.kind === 'label' ? <Button label="Print it anew …" onPress={onOpen} /> : null}
+      {missing === null ? null : nextList.has({ item: missing.item }) ? (
+        <Small>on the shopping list</Small>
+      ) : (
+        <Button label={`${missing.count} missing: onto the list`} onPress={() => nextList.put(missing)} />
+      )}
+      {wish === null ? null : wish.open ? (
+        <Small>a larger one is wished for</Small>
+      ) : (
+        <Button
+          label="Wish for a larger one"
+          onPress={() => void runCommand('wished', wish.ops, 'Kept as a wish, under Get.')}
+        />
+      )}
+      {over.length > 0 && words.over ? (
+        <Button
+          label={words.over}
+          onPress={() => void runCommand('drift_taken_over', over, `${words.overDone}: ${name}.`)}
+        />
+      ) : null}
+    </XStack>
+  );
+}
+
+/** What a set lacks to be whole: of the thing itself, or else of what belongs to it. */
+function piecesMissing(state: HouseholdState, item: ItemRow): { item: ItemRow; count: number } | null {
+  const count = setCount(state, item);
+  if (!count) return null;
+  if (count.missing > 0) return { item, count: count.missing };
+  const partners = count.with ? Math.floor(count.there / count.pieces) - count.with.there : 0;
+  return count.with && partners > 0 ? { item: count.with.item, count: partners } : null;
+}
+
+/** Of a bin that is over full: the wish for a larger one, or that it is there already. */
+function larger(state: HouseholdState, { kind, nookId }: Drift): { open: boolean; ops: Op[] } | null {
+  if (kind !== 'full') return null;
+  const words = largerWords(state.get('bin', nookId)?.name ?? '');
+  const open = state.all('wish').some((wish) => wish.nookId === nookId && wish.words === words && wish.doneOn === null);
+  const fields = { nookId, kind: 'buy' as const, words, doneOn: null };
+  return { open, ops: [{ op: 'create', entity: 'wish', id: opContext().newId(), fields }] };
 }

@@ -1,8 +1,11 @@
 import {
   AFRESH_FROM,
+  boxToFill,
   comingsOf,
   opsForAfresh,
+  guideOf,
   opsForBookedStep,
+  opsForFillingBox,
   opsForRefill,
   opsForSwappingPlaces,
   opsForTick,
@@ -11,6 +14,7 @@ import {
   stepsDone,
   stepsOfRound,
   ticksOf,
+  type BoxWeek,
   type Op,
   type RoundRow,
   type RoundStep,
@@ -26,13 +30,13 @@ import { Button } from '@/kit/press/Button';
 import { Small, Text } from '@/kit/text/Text';
 import { PrintListButton } from '@/features/labels';
 import { amountWords } from '@/features/stock/words';
-import { weekdayAndDay } from '@/kit/text/dayWords';
+import { spanWords, weekdayAndDay } from '@/kit/text/dayWords';
 import { useHousehold, useHouseholdContext } from '@/shared/HouseholdProvider';
 import { opContext, today } from '@/shared/opContext';
 import { useRunCommand } from '@/shared/useRunCommand';
 import { RoundDialog } from './RoundDialog';
 import { RoundStrip } from './RoundStrip';
-import { printedLines, StepRows } from './RoundSteps';
+import { personOfBox, printedLines, StepRows } from './RoundSteps';
 import { afreshWords, lastWords, minutesWords, roundTimeWords, stepsWords, whenWords } from './words';
 
 /** One round: what is to be done now, step by step, and how it is closed. */
@@ -89,11 +93,24 @@ function OneRound({ round }: { round: RoundRow }) {
       opsForBookedStep(state, round.id, dueOn, step.key, personId, ops, opContext()),
       words,
     );
+  const boxWeekOf = ({ key }: RoundStep): BoxWeek | null => {
+    const of = personOfBox(key);
+    return of === null ? null : boxToFill(state, of, day, guideOf(state));
+  };
   const tick = (step: RoundStep): void => {
     if (step.refill && !done.has(step.key)) {
       const { item, amountThousandths } = step.refill;
       const said = `Carried: ${amountWords(amountThousandths, item.unit)} ${item.name}.`;
       return book(step, opsForRefill(state, step.refill, opContext()), said);
+    }
+    const week = boxWeekOf(step);
+    if (week && !done.has(step.key)) {
+      const span = spanWords(week.days[0]!, week.days.at(-1)!, day);
+      return book(
+        step,
+        opsForFillingBox(state, personOfBox(step.key)!, week, personId, opContext()),
+        `Filled: ${span}.`,
+      );
     }
     if (step.swap && !done.has(step.key)) {
       const ops = opsForSwappingPlaces(state, step.swap.oneId, step.swap.otherId);

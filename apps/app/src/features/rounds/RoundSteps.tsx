@@ -1,10 +1,13 @@
 import {
+  boxToFill,
+  guideOf,
   homeElsewhere,
   opsForCondition,
   opsForCounting,
   opsForDiscarding,
   opsForMoving,
   opsForTaking,
+  PILL_KEY,
   quantityField,
   REFILL_KEY,
   SWAP_KEY,
@@ -23,6 +26,7 @@ import { ListRow } from '@/kit/layout/ListRow';
 import { Button } from '@/kit/press/Button';
 import { CheckSquare } from '@/kit/press/CheckSquare';
 import { Small, Strong } from '@/kit/text/Text';
+import { PillBoxDialog } from '@/features/care';
 import { amountWords, CONDITION_WORDS, dueWords } from '@/features/stock/words';
 import { FromTo } from '@/shared/FromTo';
 import { NookPlate } from '@/shared/NookPlate';
@@ -31,7 +35,7 @@ import { wayTo } from '@/shared/placeWords';
 import { useGuide } from '@/shared/useGuide';
 import { useHome } from '@/shared/useHome';
 import { useRunCommand } from '@/shared/useRunCommand';
-import { countedWords, swapProblemWords, swapTitle, tickedWords, wholeWords } from './words';
+import { boxTitle, boxWords, countedWords, swapProblemWords, swapTitle, tickedWords, wholeWords } from './words';
 
 /** The bins that changed places in a step that is done. */
 function swapOfStep(key: string): { oneId: string; otherId: string } | null {
@@ -45,6 +49,10 @@ const swapWords = (state: HouseholdState, { oneId, otherId }: { oneId: string; o
   const [one, other] = [state.get('bin', oneId), state.get('bin', otherId)];
   return swapTitle(one?.name ?? 'a bin that is gone', other?.name ?? 'a bin that is gone');
 };
+
+/** Whose pill box a step is about; null: it is about none. */
+export const personOfBox = (key: string): string | null =>
+  key.startsWith(PILL_KEY) ? key.slice(PILL_KEY.length) : null;
 
 /** The thing that a step of a refill carried. */
 const thingOfStep = (state: HouseholdState, key: string) =>
@@ -68,16 +76,22 @@ export function StepRows({
 }) {
   const way = step.nookId ? wayTo(state, step.nookId) : null;
   const thing = step.refill?.item ?? thingOfStep(state, step.key);
+  const boxOf = personOfBox(step.key);
+  const boxPerson = boxOf === null ? null : (state.get('person', boxOf) ?? null);
+  const week = boxOf === null || ticked ? null : boxToFill(state, boxOf, today(), guideOf(state));
+  const [looking, setLooking] = useState(false);
   const swapped = step.swap ?? swapOfStep(step.key);
   const problem = step.swap && !ticked ? swapProblem(state, step.swap.oneId, step.swap.otherId) : null;
   const { unit } = useHome();
   const title = step.refill
     ? `${amountWords(step.refill.amountThousandths, step.refill.item.unit)} ${step.refill.item.name}`
-    : (thing?.name ??
-      (swapped ? swapWords(state, swapped) : null) ??
-      step.words ??
-      way?.steps.slice(-2).join(', ') ??
-      'A place that is gone');
+    : boxOf !== null
+      ? boxTitle(boxPerson?.name ?? null)
+      : (thing?.name ??
+        (swapped ? swapWords(state, swapped) : null) ??
+        step.words ??
+        way?.steps.slice(-2).join(', ') ??
+        'A place that is gone');
   const name = by === null ? null : (state.get('person', by)?.name ?? null);
   const listed = step.lots.map(({ itemId }) => state.get('item', itemId)?.name ?? '').join(', ');
   return (
@@ -95,15 +109,28 @@ export function StepRows({
           label={title}
           state={ticked ? 'ticked' : 'open'}
           // What was carried is booked: it is taken back by undoing it.
-          disabled={(ticked && (thing !== null || swapped !== null)) || problem !== null}
+          disabled={(ticked && (thing !== null || swapped !== null || boxOf !== null)) || problem !== null}
           onPress={onTick}
         />
         <YStack flex={1} minWidth={0}>
           <Strong color={ticked ? '$second' : '$color'}>{title}</Strong>
           {ticked ? (
             <Small>
-              {tickedWords(thing ? 'carried' : swapped ? 'done' : step.words === null ? 'looked' : 'done', name)}
+              {tickedWords(
+                thing
+                  ? 'carried'
+                  : boxOf !== null
+                    ? 'filled'
+                    : swapped
+                      ? 'done'
+                      : step.words === null
+                        ? 'looked'
+                        : 'done',
+                name,
+              )}
             </Small>
+          ) : boxOf !== null ? (
+            <Small>{boxWords(week, today())}</Small>
           ) : step.refill ? (
             <FromTo from={step.refill.fromNookId} to={step.refill.toNookId} />
           ) : problem ? (
@@ -114,6 +141,8 @@ export function StepRows({
             <Small numberOfLines={2}>{listed}</Small>
           )}
         </YStack>
+        {boxPerson && !ticked ? <Button label="Look …" onPress={() => setLooking(true)} /> : null}
+        {boxPerson && looking ? <PillBoxDialog person={boxPerson} onClose={() => setLooking(false)} /> : null}
         {step.nookId && !step.refill ? <NookPlate nookId={step.nookId} /> : null}
       </XStack>
       {ticked ? null : step.lots.map((lot) => <StepLot key={lot.id} lot={lot} round={round} state={state} />)}
@@ -247,6 +276,8 @@ export function printedLines(
   }
   const swapped = swapOfStep(key);
   if (swapped) return [{ words: swapWords(state, swapped), remark: '' }];
+  const boxOf = personOfBox(key);
+  if (boxOf !== null) return printedBox(state, boxOf);
   const carried = thingOfStep(state, key);
   if (carried) return [{ words: carried.name, remark: 'carried' }];
   const way = nookId ? wayTo(state, nookId) : null;
@@ -257,5 +288,17 @@ export function printedLines(
       const item = state.get('item', lot.itemId);
       return item ? [{ words: `   ${item.name}`, remark: amountWords(lot.quantityThousandths, item.unit) }] : [];
     }),
+  ];
+}
+
+/** A pill box on paper: what goes into it for the week. */
+function printedBox(state: HouseholdState, personId: string): { words: string; remark: string }[] {
+  const week = boxToFill(state, personId, today(), guideOf(state));
+  return [
+    { words: boxTitle(state.get('person', personId)?.name ?? null), remark: boxWords(week, today()) },
+    ...(week?.parts ?? []).map(({ item, needThousandths }) => ({
+      words: `   ${item.name}`,
+      remark: amountWords(needThousandths, item.unit),
+    })),
   ];
 }

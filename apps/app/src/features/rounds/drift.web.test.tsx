@@ -1,6 +1,6 @@
 import 'fake-indexeddb/auto';
 import type { TaggedRow } from '@ours/core';
-import { screen, waitFor } from '@testing-library/react';
+import { act, fireEvent, screen, waitFor } from '@testing-library/react';
 import { DriftScreen } from './DriftScreen';
 import { ID, sampleRows } from '@/data/store/sampleRows.test-support';
 import { openWith, queued } from '@/shared/planHome.test-support';
@@ -46,4 +46,34 @@ it('where nothing can drift nothing is noted', async () => {
   await openWith(<DriftScreen />, sampleRows());
   expect(await screen.findByText(/^All is as it was set up/)).toBeTruthy();
   expect(await queued()).toEqual([]);
+});
+
+const press = (name: string | RegExp): Promise<void> =>
+  act(async () => {
+    fireEvent.click(screen.getByRole('button', { name }));
+  });
+
+it('a label written anew by hand is noted so in a tap, and undone', async () => {
+  await openWith(<DriftScreen />, [...sampleRows(), labelled]);
+  await screen.findByText('Its label says otherwise.');
+  expect(screen.getByRole('button', { name: 'Print it anew …' })).toBeTruthy();
+  await press('I wrote it anew by hand');
+  await waitFor(() => expect(screen.queryByText('Its label says otherwise.')).toBeNull());
+  expect((await queued()).at(-1)).toMatchObject({
+    ops: [{ op: 'change', entity: 'label', fields: { contents: null } }],
+  });
+});
+
+it('a set that is not whole goes onto the list, or is none any more', async () => {
+  const rows = sampleRows().map((one) =>
+    one.entity === 'item' && one.row.id === ID.item
+      ? { ...one, row: { ...one.row, set: { pieces: 1000, withItemId: null } } }
+      : one,
+  ) as TaggedRow[];
+  await openWith(<DriftScreen />, rows);
+  await screen.findByText('A set of it is begun and not whole.');
+  await press(/^\d+ missing: onto the list$/);
+  await waitFor(() => expect(screen.getByText('on the shopping list')).toBeTruthy());
+  await press('No set any more');
+  await waitFor(() => expect(screen.queryByText('A set of it is begun and not whole.')).toBeNull());
 });

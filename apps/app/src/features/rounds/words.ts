@@ -1,9 +1,12 @@
 import {
   type BacklogRow,
+  type BoxWeek,
   type CivilDate,
   type Drift,
   formatLength,
+  type HouseholdState,
   type LengthUnit,
+  type LotRow,
   type ReadyMade,
   type Rhythm,
   type RhythmProblem,
@@ -15,7 +18,7 @@ import {
   weekday,
 } from '@ours/core';
 import { counted } from '@/kit/text/counted';
-import { dayWords, longWeekdayWords, weekdayAndDay } from '@/kit/text/dayWords';
+import { dayWords, longWeekdayWords, spanWords, weekdayAndDay } from '@/kit/text/dayWords';
 
 /** What the ready-made rounds are called, and what is done in them. */
 export const ROUND_NAMES: Readonly<Record<RoundKind, string>> = {
@@ -32,12 +35,13 @@ export const ROUND_NAMES: Readonly<Record<RoundKind, string>> = {
   helper: 'List for the helper',
   settling: 'Check after three weeks',
   condition: 'Mend, wash, repaint',
+  pill_box: 'Pill boxes',
   own: 'A round of our own',
 };
 export const ROUND_ABOUT: Readonly<Record<ReadyMade['kind'], string>> = {
   expiry: 'What ends within two weeks, place by place: used, thrown away or kept.',
   count: 'Counts what lies at its places, without saying before what is expected.',
-  refill: 'Canisters, jars and the pill box are filled up.',
+  refill: 'Canisters and jars are filled up.',
   catch_all: 'What gathered there goes home, where it has a home.',
   medicine: 'Medicines that end: old ones go back to the pharmacy or the collection point.',
   supplies: 'What lies on the supply shelves, counted.',
@@ -47,6 +51,7 @@ export const ROUND_ABOUT: Readonly<Record<ReadyMade['kind'], string>> = {
   laundry: 'Wash, dry, fold, put away.',
   helper: 'Steps in your own words, to print.',
   settling: 'Three weeks after a space was set up: what does not work yet?',
+  pill_box: 'The boxes for the week, as typed; what goes in leaves the stock.',
   condition: 'What was noted as to mend, to wash, to repaint, worn or without a part.',
 };
 
@@ -108,7 +113,7 @@ export const wholeWords = (deed: 'used' | 'thrown', quantityThousandths: number)
   quantityThousandths > 1000 ? `All ${deed}` : deed.charAt(0).toUpperCase() + deed.slice(1);
 
 /** A step that was done, and by whom. @param place it is a place that was looked at */
-export const tickedWords = (how: 'looked' | 'carried' | 'done', name: string | null): string =>
+export const tickedWords = (how: 'looked' | 'carried' | 'filled' | 'done', name: string | null): string =>
   `${how === 'looked' ? 'looked at' : how}${name === null ? '' : ` by ${name}`}`;
 export const lastWords = (on: CivilDate | null, name: string | null, today: CivilDate): string =>
   on === null ? 'not done yet' : `last done ${dayWords(on, today)}${name === null ? '' : ` by ${name}`}`;
@@ -146,6 +151,34 @@ export function driftDetail({ kind }: Pick<Drift, 'kind'>, shelf: string): strin
       return 'A set of it is begun and not whole.';
   }
 }
+/** What can be done about it in a tap, and what is said then. */
+export const DRIFT_ACTS: Readonly<
+  Record<Drift['kind'], { right?: string; rightDone?: string; over?: string; overDone?: string }>
+> = {
+  moved: { right: 'Put back', rightDone: 'Back', over: 'It stays: change the plan', overDone: 'Planned so' },
+  gone: { over: 'Not planned any more', overDone: 'Out of the plan' },
+  purpose: {
+    right: 'Take them there',
+    rightDone: 'Moved',
+    over: 'The shelf is for them too',
+    overDone: 'Belongs here now',
+  },
+  label: { over: 'I wrote it anew by hand', overDone: 'Noted as written anew' },
+  full: {},
+  empty: { right: 'Put the bin away', rightDone: 'Put away', over: 'It may be empty', overDone: 'May be empty' },
+  set: { over: 'No set any more', overDone: 'Counted singly' },
+};
+export const largerWords = (name: string): string => `A larger container for ${name}`.slice(0, 200);
+
+/** Where things on a shelf that is for others go: `Sail to BL1-B3K, oars to SR2-A1C.` */
+export function strayHomesWords(state: HouseholdState, homes: readonly { lot: LotRow; toNookId: string }[]): string {
+  const all = homes.map(({ lot, toNookId }) => {
+    const code = state.nook(toNookId)?.row.code;
+    return `${state.get('item', lot.itemId)?.name ?? ''}${code ? ` to ${code}` : ''}`;
+  });
+  return all.length <= 3 ? `${all.join(', ')}.` : `${all.slice(0, 3).join(', ')} and ${all.length - 3} more.`;
+}
+
 /** `3 places drifted`, or that none did. */
 export const driftedWords = (count: number): string =>
   count === 0
@@ -169,6 +202,17 @@ export function dueTodayWords(due: readonly Pick<RoundNow, 'round'>[]): string {
   return names.length <= 3
     ? `Due: ${names.join(', ')}.`
     : `Due: ${names.slice(0, 2).join(', ')} and ${names.length - 2} more.`;
+}
+
+export const boxTitle = (name: string | null): string => (name === null ? 'A pill box' : `${name}’s pill box`);
+/** For which week a box is filled, and what is missing for it. */
+export function boxWords(week: BoxWeek | null, today: CivilDate): string {
+  if (week === null) return 'filled for a week and more, or nothing goes into it';
+  const span = spanWords(week.days[0]!, week.days.at(-1)!, today);
+  const short = week.parts.filter((part) => part.haveThousandths < part.needThousandths);
+  return short.length === 0
+    ? `for ${span}: all of it is at home`
+    : `for ${span}: not enough of ${short.map(({ item }) => item.name).join(', ')}`;
 }
 
 export const swapTitle = (one: string, other: string): string => `${one} and ${other} change places`;

@@ -1,5 +1,5 @@
 import type { HistoryEntry, ItemEvent } from '@ours/contracts';
-import { voidedIds, type LedgerEventKind } from '@ours/core';
+import { mayRead, voidedIds, type Command, type LedgerEventKind, type Role } from '@ours/core';
 import { and, desc, eq, inArray, isNotNull, ne } from 'drizzle-orm';
 import { Router } from 'express';
 import { inHome, type SignedIn } from '../../accounts/signedIn';
@@ -67,7 +67,7 @@ async function readItemEvents(db: Database, who: SignedIn, itemId: string): Prom
 async function readHistory(db: Database, who: SignedIn): Promise<HistoryEntry[]> {
   const { householdId } = who;
   return inScope(db, who, async (tx) => {
-    await mustBeMember(tx, who);
+    const member = await mustBeMember(tx, who);
     const rows = await tx
       .select({ command: commandLog, by: account.name })
       .from(commandLog)
@@ -95,8 +95,13 @@ async function readHistory(db: Database, who: SignedIn): Promise<HistoryEntry[]>
       by,
       undoes: command.undoes,
       undone: undone.has(command.id),
-      summary: command.summary,
-      inverse: command.inverse,
+      ...(mayReadAll(member.role, command.inverse)
+        ? { summary: command.summary, inverse: command.inverse }
+        : { summary: [], inverse: null }),
     }));
   });
 }
+
+/** What takes a command back has rows in it: who may not read such rows does not see it, nor what it says. */
+const mayReadAll = (role: Role, inverse: Command | null): boolean =>
+  (inverse?.ops ?? []).every((op) => op.op === 'event' || mayRead(role, op.entity));

@@ -1,0 +1,1 @@
+export { PillBoxDialog } from './PillBoxDialog';
