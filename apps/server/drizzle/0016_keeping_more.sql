@@ -24,6 +24,7 @@ CREATE TABLE "pill_fill" (
 	CONSTRAINT "pill_fill_household_id_id_pk" PRIMARY KEY("household_id","id")
 );
 --> statement-breakpoint
+ALTER TABLE "command_log" ADD COLUMN "by_name" text;--> statement-breakpoint
 ALTER TABLE "medicine" ADD COLUMN "pills" jsonb;--> statement-breakpoint
 CREATE INDEX "pack_tick_by_seq" ON "pack_tick" USING btree ("household_id","seq");--> statement-breakpoint
 CREATE INDEX "pack_tick_loan" ON "pack_tick" USING btree ("household_id","loan_id");--> statement-breakpoint

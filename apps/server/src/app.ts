@@ -12,6 +12,7 @@ import { securityHeaders } from './http/securityHeaders';
 import { hotPath } from './http/hotPath';
 import { staticApp } from './http/staticApp';
 import { calendarRoutes } from './calendar/calendarRoutes';
+import { homeFileRoutes } from './homeFile/homeFileRoutes';
 import { photoRoutes } from './pictures/photoRoutes';
 import { ProblemError } from './problems/catalogue';
 import { problemHandler } from './problems/problemHandler';
@@ -44,6 +45,7 @@ export function createApp(context: Context, staticFolder: string | null): Expres
     notStored,
     sameOrigin,
     photoRoutes(context),
+    homeFileRoutes(context),
     onlyJson,
     express.json({ limit: BODY_LIMIT }),
     accountRoutes(context),

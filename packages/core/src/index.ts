@@ -8,6 +8,7 @@ export * from './drawing';
 export * from './find';
 export * from './fit';
 export * from './forecast';
+export * from './formats';
 export * from './household';
 export * from './labels';
 export * from './measure';

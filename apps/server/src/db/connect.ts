@@ -42,15 +42,23 @@ export interface Scope {
   invitationHash?: string;
 }
 
+/** All that is read in it is of one moment, whatever others write meanwhile. */
+export const ONE_MOMENT = 'begin isolation level repeatable read read only';
+
 /**
  * Runs in one transaction in which row-level security lets through only what the scope may see. The connection goes back
  * to the pool whatever happens, and is thrown away when it could not even roll back.
  */
-export async function inScope<T>(db: Database, scope: Scope, work: (tx: Transaction) => Promise<T>): Promise<T> {
+export async function inScope<T>(
+  db: Database,
+  scope: Scope,
+  work: (tx: Transaction) => Promise<T>,
+  begin: 'begin' | typeof ONE_MOMENT = 'begin',
+): Promise<T> {
   const client = await db.$client.connect();
   let broken: Error | undefined;
   try {
-    await client.query('begin');
+    await client.query(begin);
     const tx = drizzle(client);
     await setScope(tx, scope);
     const result = await work(tx);

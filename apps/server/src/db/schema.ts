@@ -156,6 +156,8 @@ export const commandLog = pgTable(
     summary: text('summary').array().notNull(),
     inverse: jsonb('inverse').$type<Command>(),
     refusal: jsonb('refusal').$type<Refusal>(),
+    /** Who did it, where it came with a file from elsewhere; null: the account. */
+    byName: text('by_name'),
     /** When it happened by the device's own clock, where that is not `occurredAt`. */
     saidAt: instant('said_at'),
     deviceId: uuid('device_id'),

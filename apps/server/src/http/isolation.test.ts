@@ -26,6 +26,8 @@ const TABLE: Record<string, { nobody: number | null; otherHome: number | null }>
   'GET /calendar/:secret': OPEN,
   'GET /photos/:hash': HOME,
   'PUT /photos/:hash': HOME,
+  'GET /home-file': HOME,
+  'POST /home-file': HOME,
   'DELETE /sessions/current': ACCOUNT,
   'DELETE /sessions/:id': ACCOUNT,
   'GET /homes': ACCOUNT,

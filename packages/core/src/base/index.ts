@@ -1,6 +1,16 @@
 export { dayOfId } from './idTime';
 export { daysOfRule, EVERY_SATURDAY, isRecurrence } from './recurrence';
-export { addDays, addMonths, civilDate, type CivilDate, daysBetween, daysInMonth, partsOf, weekday } from './civilDate';
+export {
+  addDays,
+  addMonths,
+  civilDate,
+  type CivilDate,
+  daysBetween,
+  daysInMonth,
+  isRealDate,
+  partsOf,
+  weekday,
+} from './civilDate';
 export { convertMeasure } from './convertMeasure';
 export { foldedWords, foldText, singularWord } from './foldText';
 export type { ReadingProblem } from './readingProblem';

@@ -1,3 +1,4 @@
+export { eventOp } from './stockOps';
 export { amountByWeight, opsForLevel } from './levels';
 export { type RecalledLot, recalledLots } from './recall';
 export { opsAfterOutage, type OutageLot, outageLots } from './outageOps';

@@ -1,6 +1,6 @@
 import type { HistoryEntry, ItemEvent } from '@ours/contracts';
 import { mayRead, voidedIds, type Command, type LedgerEventKind, type Role } from '@ours/core';
-import { and, desc, eq, inArray, isNotNull, ne } from 'drizzle-orm';
+import { and, desc, eq, inArray, isNotNull, ne, sql } from 'drizzle-orm';
 import { Router } from 'express';
 import { inHome, type SignedIn } from '../../accounts/signedIn';
 import type { Context } from '../../context';
@@ -23,6 +23,8 @@ export function historyRoutes(context: Context): Router {
   return router;
 }
 
+/** Who did it: as the file said that it came with, else by the account. */
+const BY = sql<string>`coalesce(${commandLog.byName}, ${account.name})`;
 const ITEM_EVENTS = 60;
 const UUID = /^[0-9a-f]{8}(-[0-9a-f]{4}){3}-[0-9a-f]{12}$/i;
 
@@ -38,7 +40,7 @@ async function readItemEvents(db: Database, who: SignedIn, itemId: string): Prom
       eq(commandLog.id, ledgerEvent.commandId),
     );
     const rows = await tx
-      .select({ event: ledgerEvent, by: account.name })
+      .select({ event: ledgerEvent, by: BY })
       .from(ledgerEvent)
       .innerJoin(lot, ofLot)
       .leftJoin(commandLog, ofCommand)
@@ -69,7 +71,7 @@ async function readHistory(db: Database, who: SignedIn): Promise<HistoryEntry[]>
   return inScope(db, who, async (tx) => {
     const member = await mustBeMember(tx, who);
     const rows = await tx
-      .select({ command: commandLog, by: account.name })
+      .select({ command: commandLog, by: BY })
       .from(commandLog)
       .innerJoin(account, eq(account.id, commandLog.accountId))
       .where(and(eq(commandLog.householdId, householdId), isNotNull(commandLog.seq)))
