@@ -3,9 +3,20 @@ import type { Job } from './job';
 import { movesJob } from './movesJob';
 import { outlookJob } from './outlookJob';
 import { planJob } from './planJob';
+import { tableJob } from './tableJob';
+import { openHomeJob, zipJob } from './zipJobs';
 
 /** Everything that is computed beside the page, by name. */
-export const JOBS = { plan: planJob, fits: fitsJob, remedies: remediesJob, outlook: outlookJob, moves: movesJob };
+export const JOBS = {
+  plan: planJob,
+  fits: fitsJob,
+  remedies: remediesJob,
+  outlook: outlookJob,
+  moves: movesJob,
+  table: tableJob,
+  zip: zipJob,
+  openHome: openHomeJob,
+};
 export type JobName = keyof typeof JOBS;
 export type InputOf<K extends JobName> = Parameters<(typeof JOBS)[K]>[0];
 export type NewsOf<K extends JobName> = (typeof JOBS)[K] extends Job<never, infer News> ? News : never;

@@ -50,3 +50,25 @@ export function pickPicture(camera: boolean): Promise<File | null> {
     input.click();
   });
 }
+
+/** A file that was chosen; `bytes` null: it is larger than what is read. */
+export interface PickedFile {
+  name: string;
+  size: number;
+  bytes: Uint8Array | null;
+}
+
+/** Asks for a file. @param most bytes that are read; null: none was chosen */
+export async function pickFile(accept: string, most: number): Promise<PickedFile | null> {
+  const file = await new Promise<File | null>((done) => {
+    const input = document.createElement('input');
+    input.type = 'file';
+    input.accept = accept;
+    input.onchange = () => done(input.files?.[0] ?? null);
+    input.oncancel = () => done(null);
+    input.click();
+  });
+  if (file === null) return null;
+  const { name, size } = file;
+  return { name, size, bytes: size > most ? null : new Uint8Array(await file.arrayBuffer()) };
+}

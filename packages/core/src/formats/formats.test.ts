@@ -184,9 +184,16 @@ describe('rows against the home', () => {
     [['Rice', '2', 'kg', CODE, '31.2.2027'], { kind: 'no_date', column: 'until', text: '31.2.2027' }],
     [['x'.repeat(121), '2', '', CODE, ''], { kind: 'long_name', most: 120 }],
   ])('%j', (row, problem) => expect(read([row])[0]).toEqual({ kind: 'unreadable', problem }));
-  it('the same thing, place and day in two rows: the second is not read', () => {
+  it('the same thing, place and day in two rows: neither counts, since nobody knows which is meant', () => {
     const row = ['Rice', '3', 'kg', CODE, '31.3.2027'];
-    expect(read([row, row])[1]).toEqual({ kind: 'unreadable', problem: { kind: 'twice', row: 1 } });
+    const reader = new StockImport(home().asImport, COLUMNS, HABITS);
+    const rows = [row, ['Salt', '1', '', CODE, ''], row];
+    rows.forEach((cells, at) => reader.note(cells, at + 1));
+    expect(rows.map((cells, at) => reader.read(cells, at + 1))).toMatchObject([
+      { kind: 'unreadable', problem: { kind: 'twice', row: 3 } },
+      { kind: 'new' },
+      { kind: 'unreadable', problem: { kind: 'twice', row: 1 } },
+    ]);
   });
   it('a mark that spreadsheets put before formulas is no part of a name', () =>
     expect(read([["'=Sum", '1', '', CODE, '']])[0]).toMatchObject({ does: { name: '=Sum' } }));

@@ -41,7 +41,7 @@ export type RowProblem =
   | { kind: 'other_unit'; said: string; unit: string }
   | { kind: 'no_code'; text: string }
   | { kind: 'no_size'; text: string }
-  /** A row before says how many there are of the same thing, in the same place, until the same day. */
+  /** Another row speaks of the same thing, in the same place, until the same day. */
   | { kind: 'twice'; row: number };
 
 /** What a row would do. */
@@ -81,7 +81,8 @@ export class StockImport {
   private readonly byCode = new Map<string, string>();
   private readonly byPlace = new Map<string, string[]>();
   private readonly lots = new Map<string, ImportLot[]>();
-  private readonly said = new Map<string, number>();
+  /** The rows that say how many there are of the same. */
+  private readonly said = new Map<string, Set<number>>();
   private readonly at: ReadonlyMap<StockColumn, number>;
 
   constructor(
@@ -108,6 +109,11 @@ export class StockImport {
     this.at = new Map(
       columns.flatMap((column, at): [StockColumn, number][] => (column === null ? [] : [[column, at]])),
     );
+  }
+
+  /** Notes what a row speaks of, before any is read: two rows of the same contradict each other, and neither counts. */
+  note(cells: readonly string[], number: number): void {
+    this.read(cells, number);
   }
 
   /** @param number of the row, for what is said of one that comes twice */
@@ -225,9 +231,10 @@ export class StockImport {
       lot.batch,
       sizeKey(lot.packSize),
     ].join('|');
-    const before = this.said.get(key);
-    if (before !== undefined) throw new Unreadable({ kind: 'twice', row: before });
-    this.said.set(key, number);
+    const rows = this.said.get(key) ?? new Set();
+    this.said.set(key, rows.add(number));
+    const other = [...rows].find((row) => row !== number);
+    if (other !== undefined) throw new Unreadable({ kind: 'twice', row: other });
     return {
       nookId,
       thousandths,

@@ -97,6 +97,12 @@ export function HouseholdScreen() {
       />
       <ListHeading title="History" />
       <ListRow title="Who did what, when" detail="and take it back" onPress={() => router.push('/history')} />
+      <ListHeading title="Files" />
+      <ListRow
+        title="Out and in"
+        detail="tables for spreadsheets, the whole home as an archive, and back"
+        onPress={() => router.push('/data' as never)}
+      />
       {me.isDemo ? null : (
         <>
           <ListHeading title="Devices signed in" />

@@ -1,0 +1,3 @@
+import { RestoreScreen } from '@/features/transfer/RestoreScreen';
+
+export default RestoreScreen;

@@ -1,0 +1,3 @@
+import { TransferScreen } from '@/features/transfer/TransferScreen';
+
+export default TransferScreen;

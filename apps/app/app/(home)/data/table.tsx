@@ -1,0 +1,3 @@
+import { ImportScreen } from '@/features/transfer/ImportScreen';
+
+export default ImportScreen;

@@ -1,0 +1,175 @@
+import { readFile, writeFile } from 'node:fs/promises';
+import { allSaved, expect, openDemo, startHome, test } from './home';
+import type { Page } from '@playwright/test';
+
+// Tables are read back into it whole.
+test.use({ homeOf: 'formats' });
+
+const save = async (page: Page, button: string, path: string): Promise<string> => {
+  const [download] = await Promise.all([
+    page.waitForEvent('download'),
+    page.getByRole('button', { name: button }).click(),
+  ]);
+  await download.saveAs(path);
+  return path;
+};
+const choose = async (page: Page, path: string): Promise<void> => {
+  const [chooser] = await Promise.all([
+    page.waitForEvent('filechooser'),
+    page.getByRole('button', { name: /^(Choose a|Another) file …$/ }).click(),
+  ]);
+  await chooser.setFiles(path);
+};
+const goToPath = (page: Page, path: string) => page.goto(new URL(page.url()).origin + path);
+
+test('stock as a table, out in two habits and in again: every row is as it is @wide', async ({
+  page,
+  server,
+}, info) => {
+  await openDemo(page, server);
+  for (const style of ['1.5 and commas', '1,5 and semicolons']) {
+    await goToPath(page, '/data');
+    await page.getByRole('radio', { name: style }).click();
+    const file = await save(page, 'Save stock', info.outputPath('stock.csv'));
+    await goToPath(page, '/data/table');
+    await choose(page, file);
+    const same = page.getByRole('radio', { name: /^same [\d,]+$/ });
+    await expect(same).toBeVisible();
+    await expect(page.getByText('Nothing changes; nothing is written yet.')).toBeVisible();
+    await expect(page.getByRole('radio', { name: /^(new|changed|not read)/ })).toHaveCount(0);
+  }
+});
+
+test('a table as a German spreadsheet writes it: seen row by row, written, and found', async ({
+  page,
+  server,
+}, info) => {
+  await openDemo(page, server);
+  await goToPath(page, '/data');
+  const out = await readFile(await save(page, 'Save stock', info.outputPath('stock.csv')), 'utf8');
+  const code = /,([1-9A-Z]{2,3}-[1-9A-Z]+),/.exec(out)![1]!;
+  const rows = [
+    'Bezeichnung;Menge;Einheit;Ort;MHD',
+    `Grünkern;1,5;kg;${code};27.11.2027`,
+    `Lorbeer;3;Stück;${code};3/2028`,
+    `Kümmel;drei;;${code};`,
+    `Kümmel;1;;${code};31.2.2028`,
+    'Kümmel;1;;nirgends;',
+  ];
+  // As spreadsheets of the West save it: one byte a letter (ü is FC in Windows-1252).
+  const file = info.outputPath('bestand.csv');
+  await writeFile(file, Buffer.from(rows.join('\r\n'), 'latin1'));
+  await goToPath(page, '/data/table');
+  await choose(page, file);
+  await expect(page.getByText(/5 rows, parted by semicolons, letters in Windows-1252/)).toBeVisible();
+  await expect(page.getByRole('radio', { name: 'new 2' })).toBeVisible();
+  await page.getByRole('radio', { name: 'not read 3' }).click();
+  const list = page.getByTestId('import-rows');
+  await expect(list).toContainText('“drei” is no amount; a number from 0 is taken.');
+  await expect(list).toContainText('“31.2.2028” is no day for until; day, month and year are taken.');
+  await expect(list).toContainText('“nirgends” is no place of this home; a code or a name is taken.');
+  await page.getByRole('button', { name: 'Write 2 rows' }).click();
+  await expect(page.getByText('2 rows were written.')).toBeVisible();
+  await allSaved(page);
+  // Read once more, they are as they are.
+  await choose2(page, file);
+  await expect(page.getByRole('radio', { name: 'same 2' })).toBeVisible();
+  await goToPath(page, '/');
+  await page.getByRole('textbox').first().fill('Grünkern');
+  await expect(page.getByText(/1\.5 kg/).first()).toBeVisible();
+});
+const choose2 = async (page: Page, path: string): Promise<void> => {
+  const [chooser] = await Promise.all([
+    page.waitForEvent('filechooser'),
+    page.getByRole('button', { name: 'Another table …' }).click(),
+  ]);
+  await chooser.setFiles(path);
+};
+
+test('what is no table is said in one sentence; a pasted table is written and taken back as one', async ({
+  page,
+  server,
+}, info) => {
+  await openDemo(page, server);
+  await goToPath(page, '/data/table');
+  const wrong: [string, Buffer, string][] = [
+    [
+      'book.xlsx.csv',
+      Buffer.from([0x50, 0x4b, 3, 4, 0]),
+      'This is a spreadsheet’s own file; a table as text (CSV) is taken: save it as CSV.',
+    ],
+    ['empty.csv', Buffer.from(''), 'The file is empty; a table with at least one row is taken.'],
+    [
+      'mixed.csv',
+      Buffer.from([0xd6, 0x6c, 0x0a, 0xc3, 0x96]),
+      'Letters are written in two ways in this file, the first other one in line 2; save it as UTF-8.',
+    ],
+    ['large.csv', Buffer.alloc(33 * 1024 * 1024, 'a'), 'The file has 33 MB; up to 32 MB are read.'],
+  ];
+  for (const [name, content, sentence] of wrong) {
+    const path = info.outputPath(name);
+    await writeFile(path, content);
+    await choose(page, path);
+    await expect(page.getByRole('alert')).toHaveText(sentence);
+  }
+  await goToPath(page, '/data/table');
+  await page.getByLabel('Or paste rows from a spreadsheet').fill('what\thow many\nLentils, red\t4\nLentils, green\t2');
+  await page.getByRole('button', { name: 'Read what is pasted' }).click();
+  await expect(page.getByRole('radio', { name: 'not read 2' })).toBeVisible();
+  await page.getByRole('button', { name: 'nowhere: choose …' }).click();
+  await page.getByLabel('Their place').fill('mending');
+  await page
+    .getByRole('button', { name: /^mending/ })
+    .first()
+    .click();
+  await page.getByRole('button', { name: 'Write 2 rows' }).click();
+  await expect(page.getByText('2 rows were written.')).toBeVisible();
+  await page.getByRole('button', { name: 'Take all of it back' }).click();
+  await expect(page.getByText('All of it was taken back.')).toBeVisible();
+  await allSaved(page);
+});
+
+interface Exported {
+  rows: { entity: string; row: { id: string } }[];
+  events: unknown[];
+  commands: { id: string }[];
+}
+const exported = (page: Page): Promise<Exported> =>
+  page.evaluate(async () => {
+    const me = (await (await fetch('/api/me')).json()) as { householdId: string };
+    return (await (await fetch('/api/home-file', { headers: { 'nook-household': me.householdId } })).json()) as never;
+  });
+
+test('a whole home moves into an empty one and is the same, row by row; over another home it says what is lost @wide', async ({
+  page,
+  server,
+  browser,
+}, info) => {
+  test.setTimeout(120_000);
+  await openDemo(page, server);
+  await goToPath(page, '/data');
+  const file = await save(page, 'Save home', info.outputPath('home.zip'));
+  const before = await exported(page);
+  const other = await (await browser.newContext({ viewport: page.viewportSize()! })).newPage();
+  await startHome(other, server, 'Eskil');
+  await goToPath(other, '/data/home');
+  await choose(other, file);
+  await expect(other.getByTestId('in-the-file')).toContainText(/\d+ things/);
+  await expect(other.getByTestId('what-is-lost')).toHaveText('This home is empty: nothing is lost.');
+  await other.getByRole('button', { name: 'Make this home so' }).click();
+  await expect(other.getByText(/^This home is now as it was on/)).toBeVisible({ timeout: 60_000 });
+  const after = await exported(other);
+  const plain = ({ rows }: Exported) =>
+    rows.filter(({ entity }) => entity !== 'household').map(({ entity, row }) => ({ entity, ...row, seq: 0 }));
+  expect(plain(after)).toEqual(plain(before));
+  expect(after.events).toEqual(before.events);
+  // The device shows it, too.
+  await goToPath(other, '/nooks');
+  await expect(other.getByText('Stair press').first()).toBeVisible();
+
+  await goToPath(other, '/data/home');
+  await choose(other, file);
+  await expect(other.getByTestId('what-is-lost')).toContainText('it is replaced, and cannot be undone');
+  await expect(other.getByRole('button', { name: 'Replace this home' })).toBeVisible();
+  await other.context().close();
+});
