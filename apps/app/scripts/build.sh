@@ -8,6 +8,7 @@ CI=1 EXPO_NO_TELEMETRY=1 EXPO_OFFLINE=1 EXPO_UNSTABLE_TREE_SHAKING=1 EXPO_UNSTAB
 npx esbuild src/jobs/job.worker.ts --bundle --minify --format=iife --target=es2022 --log-level=warning \
   --outfile=dist.next/job.worker.js
 node scripts/addFonts.mjs dist.next
+node scripts/addWasm.mjs dist.next
 node scripts/writePrecacheList.mjs dist.next
 node scripts/compress.mjs dist.next
 rm -rf dist && mv dist.next dist

@@ -3,6 +3,7 @@ import { HouseholdState } from '../household';
 import { itemFields } from '../household/sampleHome.test-support';
 import { readElements, withCheckDigit } from './gs1';
 import { checkDigit, gtinAsPrinted, isRestricted, readGtin } from './gtin';
+import { readScan } from './readScan';
 import { isTradeCode, itemsOfCode, readTradeCode } from './tradeCode';
 
 const TODAY = '2026-11-24';
@@ -145,4 +146,41 @@ it('a code that stands for two goods gives both', () => {
     });
   expect(itemsOfCode(state, gtin).map(({ id }) => id)).toEqual(['a', 'b']);
   expect(readTradeCode('hello', TODAY)).toMatchObject({ ok: false, problem: { kind: 'no_code' } });
+});
+
+describe('one reader for all scans', () => {
+  const gtin = '06291041500213';
+  it.each<[string, object]>([
+    ['BL1-AC', { kind: 'place' }],
+    ['bl1-ac', { kind: 'place' }],
+    ['HTTPS://HOME.EXAMPLE/N/BL1-AC', { kind: 'place' }],
+    // Printed when the home was served under another address.
+    ['http://192.0.2.7:4310/n/BL1-AC', { kind: 'place' }],
+    ['6291041500213', { kind: 'goods', goods: { gtin }, isbn: null }],
+    ['96385074', { kind: 'goods', goods: { gtin: '00000096385074' } }],
+    [`]C101${gtin}17270131`, { kind: 'goods', goods: { gtin, useBy: '2027-01-31' } }],
+    // GS1 Digital Link URI syntax: numbers as pairs in the path, dates as query; forms from memory of the standard, numbers our own.
+    [`https://shop.example/01/${gtin}/10/A%2F1?17=270131`, { goods: { gtin, batch: 'A/1', useBy: '2027-01-31' } }],
+    [
+      'https://shop.example/some/where/01/96385074?15=280229&linkType=x',
+      { goods: { gtin: '00000096385074', bestBefore: '2028-02-29' } },
+    ],
+    // ISBN: 0-306-40615-2 is 978-0-306-40615-7 (the usual worked example of ISO 2108, from memory).
+    ['0-306-40615-2', { kind: 'goods', isbn: '9780306406157' }],
+    ['9780306406157', { kind: 'goods', isbn: '9780306406157' }],
+    ['080442957X', { kind: 'goods', isbn: '9780804429573' }],
+    ['9790000000001', { isbn: null }],
+  ])('%s', (text, says) => expect(readScan(text, TODAY)).toMatchObject(says));
+
+  it.each([
+    ['https://shop.example/offers', 'other_address'],
+    ['https://shop.example/01/6291041500214', 'wrong_check'],
+    ['https://shop.example/01/6291041500213?17=271399', 'no_day'],
+    ['https://shop.example/%E0%A4%A', 'not_read'],
+    ['6291041500214', 'wrong_check'],
+    ['hello', 'no_code'],
+    ['0-306-40615-3', 'wrong_length'],
+  ])('%s is not read: %s', (text, kind) =>
+    expect(readScan(text, TODAY)).toMatchObject({ kind: 'unreadable', problem: { kind } }),
+  );
 });

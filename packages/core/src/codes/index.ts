@@ -2,3 +2,4 @@ export { looksLikeElements, readElements, type ScannedGoods, withCheckDigit } fr
 export { type Gtin, gtinAsPrinted, isRestricted, looksLikeGtin, readGtin } from './gtin';
 export { type CodeProblem } from './problem';
 export { isTradeCode, itemsOfCode, readTradeCode, withCode } from './tradeCode';
+export { readScan, type ScanReading } from './readScan';

@@ -8,6 +8,8 @@ export type CodeProblem =
   | { kind: 'all_zeros' }
   | { kind: 'no_count'; text: string }
   | { kind: 'no_day'; text: string }
+  /** An address without a place of this home or a trade number. */
+  | { kind: 'other_address'; text: string }
   /** Neither brackets nor identifiers from here on. */
   | { kind: 'not_read'; text: string }
   | { kind: 'unknown_part'; identifier: string }

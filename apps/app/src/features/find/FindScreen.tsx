@@ -8,6 +8,7 @@ import { recentNooks } from '@/shared/recent';
 import { today } from '@/shared/opContext';
 import { EmptyState } from '@/kit/layout/EmptyState';
 import { TwoPane } from '@/kit/layout/TwoPane';
+import { ScanButton } from '@/features/scan';
 import { Button } from '@/kit/press/Button';
 import { Field } from '@/kit/form/Field';
 import { Settings } from '@/kit/press/icons';
@@ -61,13 +62,16 @@ export function FindScreen() {
     <Screen
       title={name}
       right={
-        <Button
-          kind="quiet"
-          iconOnly
-          icon={Settings}
-          label="Home and people"
-          onPress={() => router.push('/household')}
-        />
+        <>
+          <ScanButton />
+          <Button
+            kind="quiet"
+            iconOnly
+            icon={Settings}
+            label="Home and people"
+            onPress={() => router.push('/household')}
+          />
+        </>
       }
     >
       <YStack paddingHorizontal={16} paddingBottom={8}>

@@ -6,6 +6,8 @@ import { PhotosProvider } from '@/shared/PhotosProvider';
 import { useSession } from '@/shared/SessionProvider';
 import { Button } from '@/kit/press/Button';
 import { connectionWords } from '@/features/sync/words';
+import { ScansAnywhere } from '@/features/scan';
+import { ScanProvider } from '@/shared/ScanProvider';
 import { Shell } from '@/shared/Shell';
 import { SyncState } from '@/shared/SyncState';
 import { ScreenCorner } from '@/kit/layout/Screen';
@@ -40,9 +42,12 @@ export function Gate({ children }: { children: ReactNode }) {
       <FirstRead>
         <PhotosProvider>
           <ScreenCorner.Provider value={<SyncState />}>
-            <Shell>
-              <WholeHome>{children}</WholeHome>
-            </Shell>
+            <ScanProvider>
+              <ScansAnywhere />
+              <Shell>
+                <WholeHome>{children}</WholeHome>
+              </Shell>
+            </ScanProvider>
           </ScreenCorner.Provider>
         </PhotosProvider>
       </FirstRead>

@@ -8,6 +8,7 @@ import { Field } from '@/kit/form/Field';
 import { Plate } from '@/kit/text/Plate';
 import { Screen } from '@/kit/layout/Screen';
 import { Small, Strong } from '@/kit/text/Text';
+import { ScanButton } from '@/features/scan';
 import { NookPicker } from '@/shared/NookPicker';
 import { BelongsHint } from './BelongsHint';
 import { JustNow } from './JustNow';
@@ -33,7 +34,7 @@ export function RecordScreen() {
   }
   const name = place.path.bins.at(-1)?.name ?? place.path.steps.at(-1) ?? '';
   return (
-    <Screen title="Record">
+    <Screen title="Record" right={<ScanButton keep />}>
       <XStack
         paddingHorizontal={16}
         paddingVertical={10}

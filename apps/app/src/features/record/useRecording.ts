@@ -5,6 +5,7 @@ import type { TextInput } from 'react-native';
 import { useHousehold, useHouseholdContext } from '@/shared/HouseholdProvider';
 import { today } from '@/shared/opContext';
 import { recentNooks, rememberNook } from '@/shared/recent';
+import { useScanned } from '@/shared/ScanProvider';
 import { wayTo } from '@/shared/placeWords';
 import { cardOf } from './cardOf';
 import { cardOfCode } from './cardOfCode';
@@ -95,6 +96,28 @@ export function useRecording(at: string | null = null) {
     setUnsaved((before) => [...before.filter((other) => other !== line), ...inField]);
     writeAgain(line);
   };
+  // What is scanned is a line by itself; what was being typed waits.
+  const [scanText, setScanText] = useState<string | null>(null);
+  const { store } = useHouseholdContext();
+  useScanned(({ reading, text: code }) => {
+    if (reading.kind === 'place') {
+      const id = store.state.nookIdByCodeKey(reading.key);
+      if (id === undefined) return false;
+      rememberNook(id);
+      setNookId(id);
+      return true;
+    }
+    fix({ text: code, changes: {} });
+    setScanText(code);
+    return true;
+  });
+  useEffect(() => {
+    if (scanText === null || text !== scanText) return;
+    setScanText(null);
+    // What has no name yet, or is misread, stays in the field.
+    void save();
+    // eslint-disable-next-line react-hooks/exhaustive-deps -- once, when the scanned code stands in the field
+  }, [scanText, text]);
   // A line that could not be saved goes back into the field as soon as nothing stands there.
   useEffect(() => {
     const waiting = unsaved.at(-1);

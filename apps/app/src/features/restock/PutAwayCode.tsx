@@ -5,6 +5,7 @@ import { codeProblemWords } from '@/kit/text/codeWords';
 import { Small } from '@/kit/text/Text';
 import { useHousehold } from '@/shared/HouseholdProvider';
 import { today } from '@/shared/opContext';
+import { useScanned } from '@/shared/ScanProvider';
 
 /** Figures of the shortest trade number. */
 const SHORTEST_CODE = 8;
@@ -44,6 +45,12 @@ export function PutAwayCode({
     return { goods: read.goods, said: learns };
   };
   const { problem, said } = look(written);
+  useScanned(({ reading, text: code }) => {
+    if (reading.kind !== 'goods') return false;
+    setText(code);
+    onRead(look(code).goods);
+    return true;
+  });
   return (
     <>
       <Field

@@ -12,6 +12,7 @@ import {
   type ItemRow,
   type Op,
   type ShoppingThing,
+  itemsOfCode,
 } from '@ours/core';
 import { useRouter } from 'expo-router';
 import { memo, useCallback, useMemo, useState } from 'react';
@@ -30,6 +31,9 @@ import { opContext } from '@/shared/opContext';
 import { wayTo } from '@/shared/placeWords';
 import { useHome } from '@/shared/useHome';
 import { useRunCommand } from '@/shared/useRunCommand';
+import { useScanned } from '@/shared/ScanProvider';
+import { ScanButton } from '@/features/scan';
+import { useToast } from '@/kit/feedback/Toasts';
 import { AddLineDialog } from './AddLineDialog';
 import { AisleDialog } from './AisleDialog';
 import { HaveWe } from './HaveWe';
@@ -84,7 +88,8 @@ export function inAisleOrder<T extends { aisle: string }>(
 /** In the shop: tick, price, instead, not there. Everything works with no signal and for two people at once. */
 export function ShopScreen() {
   const router = useRouter();
-  const { me } = useHouseholdContext();
+  const { me, store } = useHouseholdContext();
+  const toast = useToast();
   const { currency } = useHome();
   const { outlook } = useOutlook();
   const [open, setOpen] = useState<string | null>(null);
@@ -114,6 +119,18 @@ export function ShopScreen() {
     },
     [runCommand, me.personId],
   );
+  useScanned(({ reading }) => {
+    if (reading.kind !== 'goods' || reading.goods.gtin === null) return false;
+    const ids = itemsOfCode(store.state, reading.goods.gtin).map(({ id }) => id);
+    // Nobody knows it yet: it is learned first.
+    if (ids.length === 0) return false;
+    const thing = things.find(({ itemId }) => itemId !== null && ids.includes(itemId));
+    if (!thing)
+      toast({ text: `${store.state.get('item', ids[0]!)?.name ?? 'It'} is not on this list.`, problem: true });
+    else if (thing.state === 'wanted' || thing.state === 'not_there') tick(thing);
+    else toast({ text: `${thing.name} is in the basket already.` });
+    return true;
+  });
   const budget = shop?.budgetMinor ?? null;
   const total = cost(things.filter(({ state }) => state !== 'not_there'));
   const haveWe = <HaveWe outlook={outlook} />;
@@ -163,6 +180,7 @@ export function ShopScreen() {
       title={shop?.name ?? 'Shop'}
       right={
         <>
+          <ScanButton keep />
           {outlook ? <Button kind="quiet" label="Add" onPress={() => setAdding(true)} /> : null}
           {shop && things.length > 0 ? <Button kind="quiet" label="Aisles" onPress={() => setSorting(true)} /> : null}
         </>

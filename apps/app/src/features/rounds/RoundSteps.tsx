@@ -2,6 +2,7 @@ import {
   boxToFill,
   guideOf,
   homeElsewhere,
+  isMeasure,
   opsForCondition,
   opsForCounting,
   opsForDiscarding,
@@ -32,6 +33,7 @@ import { FromTo } from '@/shared/FromTo';
 import { NookPlate } from '@/shared/NookPlate';
 import { opContext, today } from '@/shared/opContext';
 import { wayTo } from '@/shared/placeWords';
+import { useScanned } from '@/shared/ScanProvider';
 import { useGuide } from '@/shared/useGuide';
 import { useHome } from '@/shared/useHome';
 import { useRunCommand } from '@/shared/useRunCommand';
@@ -160,7 +162,7 @@ function StepLot({ lot, round, state }: { lot: LotRow; round: RoundRow; state: H
   const amount = amountWords(all, item.unit);
   const run = (intent: string, ops: Op[], words: string): void => void runCommand(intent, ops, words);
   if (round.kind === 'count' || round.kind === 'supplies')
-    return <BlindCount lot={lot} name={item.name} unit={item.unit} />;
+    return <BlindCount lot={lot} name={item.name} unit={item.unit} codes={item.codes ?? []} />;
   if (round.kind === 'catch_all') {
     const home = homeElsewhere(state, round, lot);
     return (
@@ -228,11 +230,18 @@ function StepLot({ lot, round, state }: { lot: LotRow; round: RoundRow; state: H
 }
 
 /** Counted without knowing what is expected; said after. */
-function BlindCount({ lot, name, unit }: { lot: LotRow; name: string; unit: string }) {
+function BlindCount({ lot, name, unit, codes }: { lot: LotRow; name: string; unit: string; codes: readonly string[] }) {
   const runCommand = useRunCommand();
   const [text, setText] = useState('');
   const [expected, setExpected] = useState<number | null>(null);
   const figure = readFigure(quantityField(), text, 'metric');
+  // Each one that is scanned is one more.
+  useScanned(({ reading }) => {
+    const { gtin } = reading.kind === 'goods' ? reading.goods : { gtin: null };
+    if (gtin === null || expected !== null || isMeasure(unit) || !codes.includes(gtin)) return false;
+    setText(String((figure.kind === 'figure' ? Math.floor(figure.value / 1000) : 0) + 1));
+    return true;
+  });
   const count = (): void => {
     if (figure.kind !== 'figure') return;
     setExpected(lot.quantityThousandths);

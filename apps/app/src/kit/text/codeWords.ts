@@ -15,6 +15,8 @@ export function codeProblemWords(problem: CodeProblem): string {
       return `The count “${problem.text}” in this code is no number.`;
     case 'no_day':
       return `The date “${problem.text}” in this code is not a day; year, month and day with two figures each are accepted.`;
+    case 'other_address':
+      return `“${problem.text}” is an address without a place or a trade number in it.`;
     case 'not_read':
       return `This code could not be read from “${problem.text}” on.`;
     case 'unknown_part':

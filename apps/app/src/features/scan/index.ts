@@ -1,0 +1,2 @@
+export { ScanButton } from './ScanButton';
+export { ScansAnywhere } from './ScansAnywhere';
