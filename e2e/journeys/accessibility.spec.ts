@@ -241,6 +241,44 @@ const VIEWS: [name: string, open: (page: Page, server: HomeServer) => Promise<vo
       await expect(page.getByText('It fits here')).toBeVisible();
     },
   ],
+  [
+    'out and in',
+    async (page) => {
+      await page.goto(`${new URL(page.url()).origin}/data`);
+      await expect(page.getByRole('button', { name: 'Save stock' })).toBeVisible();
+    },
+  ],
+  [
+    'a table of stock, read',
+    async (page) => {
+      await page.goto(`${new URL(page.url()).origin}/data/table`);
+      await page.getByLabel('Or paste rows from a spreadsheet').fill('what\thow many\twhere\nRice\t3\tnowhere');
+      await page.getByRole('button', { name: 'Read what is pasted' }).click();
+      await expect(page.getByRole('radio', { name: 'not read 1' })).toBeVisible();
+    },
+  ],
+  [
+    'a whole home, to be read',
+    async (page) => {
+      await page.goto(`${new URL(page.url()).origin}/data/home`);
+      await expect(page.getByRole('button', { name: 'Choose a file …' })).toBeVisible();
+    },
+  ],
+  [
+    'devices',
+    async (page) => {
+      await page.goto(`${new URL(page.url()).origin}/devices`);
+      await expect(page.getByRole('group', { name: 'Scanner' })).toBeVisible();
+    },
+  ],
+  [
+    'scanning',
+    async (page) => {
+      await goTo(page, 'Record');
+      await page.getByRole('button', { name: 'Scan a code' }).click();
+      await expect(page.getByLabel('Or type what stands below it')).toBeVisible();
+    },
+  ],
 ];
 
 for (const colorScheme of ['light', 'dark'] as const) {

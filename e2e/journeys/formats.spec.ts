@@ -75,7 +75,7 @@ test('a table as a German spreadsheet writes it: seen row by row, written, and f
   await choose2(page, file);
   await expect(page.getByRole('radio', { name: 'same 2' })).toBeVisible();
   await goToPath(page, '/');
-  await page.getByRole('textbox').first().fill('Grünkern');
+  await page.getByTestId('find').fill('Grünkern');
   await expect(page.getByText(/1\.5 kg/).first()).toBeVisible();
 });
 const choose2 = async (page: Page, path: string): Promise<void> => {

@@ -4,6 +4,7 @@ export * from './codes';
 export * from './containers';
 export * from './cutting';
 export * from './definition';
+export * from './devices';
 export * from './drawing';
 export * from './find';
 export * from './fit';

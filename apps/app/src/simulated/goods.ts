@@ -1,15 +1,8 @@
-import { readGtin, withCheckDigit, type PackSize } from '@ours/core';
+import { readGtin, withCheckDigit, type CatalogueGoods, type CataloguePort, type ShopPort } from '@ours/core';
+import { Simulated } from './Simulated';
 
-/** What the catalogue and the shop say of a trade number. */
-export interface CatalogueGoods {
-  gtin: string;
-  name: string;
-  unit: string;
-  packSize: PackSize | null;
-  category: string;
-  /** What the simulated shop takes for one, in hundredths of the home's currency. */
-  priceMinor: number;
-}
+/** With what the shop takes for one, in hundredths of the home's currency. */
+type PricedGoods = CatalogueGoods & { priceMinor: number };
 
 /**
  * A stand-in for a product catalogue and a shop: invented goods with numbers of restricted circulation (GS1 prefixes 20 to 29), which are
@@ -45,7 +38,7 @@ const GOODS: readonly [
   ['200000000120', 'Sea salt crackers', 'pack', '125 g', 'Dry goods', 155],
 ];
 
-const byGtin = new Map<string, CatalogueGoods>();
+const byGtin = new Map<string, PricedGoods>();
 for (const [number, name, unit, size, category, priceMinor] of GOODS) {
   const read = readGtin(withCheckDigit(number));
   if (!read.ok) continue;
@@ -54,5 +47,24 @@ for (const [number, name, unit, size, category, priceMinor] of GOODS) {
   byGtin.set(read.gtin, { gtin: read.gtin, name, unit, packSize, category, priceMinor });
 }
 
-/** What the simulated catalogue knows of a trade number. */
-export const goodsOf = (gtin: string): CatalogueGoods | null => byGtin.get(gtin) ?? null;
+export class SimulatedCatalogue extends Simulated<{ there: boolean; battery: number | null }> implements CataloguePort {
+  constructor() {
+    super('catalogue', { there: true, battery: null });
+  }
+  look(gtin: string): CatalogueGoods | null {
+    return this.isThere() ? (byGtin.get(gtin) ?? null) : null;
+  }
+}
+export class SimulatedShop extends Simulated<{ there: boolean; battery: number | null }> implements ShopPort {
+  constructor() {
+    super('shop', { there: true, battery: null });
+  }
+  priceOf(gtin: string): number | null {
+    return this.isThere() ? (byGtin.get(gtin)?.priceMinor ?? null) : null;
+  }
+}
+export const catalogue = new SimulatedCatalogue();
+export const shop = new SimulatedShop();
+
+/** Some of what can be held before the simulated scanner. */
+export const SAMPLE_GOODS: readonly CatalogueGoods[] = [...byGtin.values()].slice(0, 6);

@@ -28,6 +28,7 @@ import { NookPlate } from '@/shared/NookPlate';
 import { opContext, today } from '@/shared/opContext';
 import { useRunCommand } from '@/shared/useRunCommand';
 import { lotAmountWords } from '@/features/stock/words';
+import { thermometerOf } from '@/simulated/devices';
 import { logWords, noteWords, OUTAGE_CAUTION, readReadings, VERDICT_HINTS, VERDICT_TITLES, warmWords } from './words';
 
 const VERDICTS: readonly OutageVerdict[] = ['discard', 'check', 'keep'];
@@ -57,6 +58,12 @@ function Without({ spaceId, name, freezer }: { spaceId: string; name: string; fr
   const [text, setText] = useState('');
   /** What somebody decided about a lot that had to be looked at. */
   const [decided, setDecided] = useState<Readonly<Record<string, 'keep' | 'discard'>>>({});
+  const [thermometerSays, setThermometerSays] = useState<string | null>(null);
+  const readThermometer = (): void => {
+    const log = thermometerOf(spaceId, freezer ? 'freezer' : 'refrigerator').log();
+    setThermometerSays(log.length === 0 ? 'The thermometer does not answer: switch it on under Devices.' : null);
+    if (log.length > 0) setText(logWords(log));
+  };
   const read = readReadings(text);
   const outage: Outage =
     by === 'hours'
@@ -154,7 +161,8 @@ function Without({ spaceId, name, freezer }: { spaceId: string; name: string; fr
           </>
         ) : (
           <>
-            <Button label="Read the thermometer (simulated)" onPress={() => setText(logWords(freezer))} />
+            <Button label="Read the thermometer (simulated)" onPress={readThermometer} />
+            {thermometerSays ? <Small role="alert">{thermometerSays}</Small> : null}
             <Field
               label="Readings, one a line: time and °C"
               multiline

@@ -3,6 +3,7 @@ import {
   type CivilDate,
   type ItemRow,
   type KeepingGuide,
+  type LoggedTemperature,
   type LotRow,
   type Outage,
   type OutageVerdict,
@@ -10,8 +11,7 @@ import {
   type ThermometerReading,
   type WarmTime,
 } from '@ours/core';
-import { thermometerLog } from '@/simulated/devices';
-import { dayWords, nearDayWords, weekdayAndDay } from '@/kit/text/dayWords';
+import { clockWords, dayWords, nearDayWords, weekdayAndDay } from '@/kit/text/dayWords';
 import { amountWords, dueWords } from '@/features/stock/words';
 import { counted, figureWords } from '@/kit/text/counted';
 
@@ -107,8 +107,6 @@ export function pickWords({ pick, item, lot, thawOn, shortThousandths }: Picked,
   return `for ${weekdayAndDay(pick.forDay, today)}; ${when}${short}`;
 }
 
-/** What the thermometer logged, as it is typed: `20:00 -18`. */
-export const logWords = (freezer: boolean): string =>
-  thermometerLog(freezer)
-    .map(({ time, celsius }) => `${time} ${celsius}`)
-    .join('\n');
+/** What a thermometer logged, as it is typed: `20:00 -18`. */
+export const logWords = (log: readonly LoggedTemperature[]): string =>
+  log.map(({ at, tenthC }) => `${clockWords(new Date(at))} ${tenthC / 10}`).join('\n');

@@ -97,6 +97,12 @@ export function HouseholdScreen() {
       />
       <ListHeading title="History" />
       <ListRow title="Who did what, when" detail="and take it back" onPress={() => router.push('/history')} />
+      <ListHeading title="Devices" />
+      <ListRow
+        title="Scanner, scale, thermometers, printer"
+        detail="simulated, with knobs to try everything with"
+        onPress={() => router.push('/devices' as never)}
+      />
       <ListHeading title="Files" />
       <ListRow
         title="Out and in"

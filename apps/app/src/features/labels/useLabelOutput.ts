@@ -24,7 +24,9 @@ import { useHousehold } from '@/shared/HouseholdProvider';
 import { today } from '@/shared/opContext';
 import { shelfWords } from '@/shared/placeWords';
 import { useRunCommand } from '@/shared/useRunCommand';
-import { LABEL_PRINTER, printedBy } from '@/simulated/labelPrinter';
+import { printer } from '@/simulated/devices';
+import { dotsAsPicture } from '@/simulated/dotsAsPicture';
+import { printerProblemWords } from './words';
 import { dotsOf, pagesAsPng } from './labelCanvas';
 import { fetchLabelFonts, labelsPdf, pagesPdf, testPagePdf, type LabelFonts } from './labelsPdf';
 import { labelSvg } from './labelSvg';
@@ -106,13 +108,15 @@ export function useLabelOutput({
     });
   const toPrinter = (which: readonly Labelled[]): Promise<boolean> =>
     draw('The labels', async (fonts) => {
-      const { width, height, dpi } = LABEL_PRINTER;
+      const { dpi, widthMm: width, heightMm: height } = printer.media();
       const dots = [];
       for (const one of which) {
-        const { marks } = layForm('plain', wishOf(one, LABEL_PRINTER, wishes, distance), wishes.words);
+        const { marks } = layForm('plain', wishOf(one, { width, height }, wishes, distance), wishes.words);
         dots.push(await dotsOf(marks, width, height, dpi, fonts));
       }
-      setPictures(printedBy(dots));
+      const answer = printer.print(dots);
+      if (!answer.ok) toast({ text: printerProblemWords(answer, dots.length), problem: true });
+      if (answer.printed > 0) setPictures(dots.slice(0, answer.printed).map(dotsAsPicture));
     });
   const doorCard = async (size: CardSize, cards: readonly ReferenceCard[], as: 'pdf' | 'png'): Promise<void> => {
     if (!front) return;

@@ -3,15 +3,16 @@ import {
   type Labelled,
   type LabelForm,
   type LabelLayout,
+  type LabelPrinterPort,
   type LabelSheet,
   type LengthUnit,
+  type PrintAnswer,
   type ReferenceCard,
   type ScheduleLine,
 } from '@ours/core';
 import { counted } from '@/kit/text/counted';
 import { dayWords } from '@/kit/text/dayWords';
 import { amountWords } from '@/features/stock/words';
-import { LABEL_PRINTER } from '@/simulated/labelPrinter';
 
 /** Cards beside the door card. */
 export const CARD_WORDS: Readonly<Record<ReferenceCard, string>> = {
@@ -93,9 +94,25 @@ export const FORM_WORDS: Readonly<Record<LabelForm, string>> = {
   clip: 'Cards to clip on',
 };
 
+type Media = ReturnType<LabelPrinterPort['media']>;
 /** What came out of the simulated label printer. */
-export const printerWords = (count: number): string =>
-  `${counted(count, { one: '# label', other: '# labels' })} of ${LABEL_PRINTER.width} × ${LABEL_PRINTER.height} mm, ${LABEL_PRINTER.dpi} dots an inch: these are the dots it would burn. No printer is attached; nothing was remembered as printed.`;
+export const printerWords = (count: number, { widthMm, heightMm, dpi, left }: Media): string =>
+  `${counted(count, { one: '# label', other: '# labels' })} of ${widthMm} × ${heightMm} mm, ${dpi} dots an inch: these are the dots it would burn; ${left} are left on the roll. No printer is attached; nothing was remembered as printed.`;
+
+/** Why it did not print all of them. */
+export function printerProblemWords(answer: PrintAnswer & { ok: false }, of: number): string {
+  const done = answer.printed === 0 ? 'Nothing was printed' : `${answer.printed} of ${of} were printed`;
+  switch (answer.why) {
+    case 'away':
+      return `${done}: the printer does not answer. Switch it on under Devices.`;
+    case 'low_battery':
+      return `${done}: the printer’s battery is empty.`;
+    case 'out_of_labels':
+      return `${done}: it is out of labels. Put in a new roll, then print the others.`;
+    case 'wrong_size':
+      return `${done}: the labels have ${answer.sent.join(' × ')} dots, what lies in the printer ${answer.holds.join(' × ')}.`;
+  }
+}
 
 const WEEKDAYS = ['Sundays', 'Mondays', 'Tuesdays', 'Wednesdays', 'Thursdays', 'Fridays', 'Saturdays'];
 /** A line of the schedule on a door card. @param shelf words of a shelf, by its id */

@@ -11,7 +11,7 @@ import {
   type LineReading,
   type RecordedLine,
 } from '@ours/core';
-import { goodsOf } from '@/simulated/goods';
+import { catalogue } from '@/simulated/goods';
 import { dayWords } from '@/kit/text/dayWords';
 import { amountWords, MADE_WORDS, sizeWords } from '@/features/stock/words';
 
@@ -36,7 +36,7 @@ export function quantityWords(quantityThousandths: number, unit: string | null):
 /** What a trade number says of a thing: it is known by it, learns it, or is new. */
 export function numberWords(known: ItemRow | null, gtin: string): string {
   if (known?.codes?.includes(gtin)) return 'known by it';
-  const named = goodsOf(gtin)?.name;
+  const named = catalogue.look(gtin)?.name;
   const from = named === undefined ? '' : `the catalogue (simulated) calls it “${named}”; `;
   return `${from}${known ? 'it is noted for this thing' : 'the home learns it'}`;
 }

@@ -1,4 +1,4 @@
-import { isTradeCode, readCode, type RecordedLine } from '@ours/core';
+import { readCode, type RecordedLine } from '@ours/core';
 import { useLocalSearchParams } from 'expo-router';
 import { useEffect, useRef, useState } from 'react';
 import type { TextInput } from 'react-native';
@@ -8,7 +8,7 @@ import { recentNooks, rememberNook } from '@/shared/recent';
 import { useScanned } from '@/shared/ScanProvider';
 import { wayTo } from '@/shared/placeWords';
 import { cardOf } from './cardOf';
-import { cardOfCode } from './cardOfCode';
+import { cardOfCode, isCodeOfGoods } from './cardOfCode';
 import type { SavedLine, UnsavedLine } from './JustNow';
 import { useSaveLine } from './useSaveLine';
 
@@ -37,7 +37,7 @@ export function useRecording(at: string | null = null) {
     return home ? home.dateOrder : 'dmy';
   });
   const read = useHousehold(({ store, version }) => {
-    const scan = isTradeCode(text) ? cardOfCode(store, text, today()) : null;
+    const scan = isCodeOfGoods(text) ? cardOfCode(store, text, today()) : null;
     return {
       card: scan?.card ?? cardOf(store, text, { order, today: today() }),
       problem: scan?.problem ?? null,

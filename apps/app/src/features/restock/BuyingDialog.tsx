@@ -19,7 +19,7 @@ import { Button } from '@/kit/press/Button';
 import { Small } from '@/kit/text/Text';
 import { useHome } from '@/shared/useHome';
 import { useRunCommand } from '@/shared/useRunCommand';
-import { goodsOf } from '@/simulated/goods';
+import { shop as shopService } from '@/simulated/goods';
 import { costWords, WAY_WORDS } from './words';
 
 const SOME = quantityField(1);
@@ -37,7 +37,8 @@ export function BuyingDialog({ item, onClose }: { item: ItemRow; onClose: () => 
   const weekly = useFigure(SOME, unit, item.restock?.weeklyThousandths ?? null);
   const amount = useFigure(SOME, unit, pack?.amountThousandths ?? null);
   const price = useFigure(PRICE, unit, pack?.priceMinor ?? null, currency);
-  const offer = (item.codes ?? []).map(goodsOf).find((goods) => goods !== null) ?? null;
+  const offered = (item.codes ?? []).map((gtin) => shopService.priceOf(gtin)).find((price) => price !== null);
+  const offer = offered === undefined ? null : { priceMinor: offered };
   const figures = [mark, full, weekly, amount, price];
   const of = isMeasure(item.unit) ? item.unit : pluralUnit(item.unit, 2000);
   const needsFull = how === 'full' && full.value === null;

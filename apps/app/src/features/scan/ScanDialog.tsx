@@ -117,7 +117,6 @@ function CameraView({ onText, onProblem }: { onText: (text: string) => void; onP
   }, []);
   return (
     <YStack height={shown ? 220 : 0} borderRadius={10} overflow="hidden" backgroundColor="$color">
-      {/* eslint-disable-next-line jsx-a11y/media-has-caption -- it is the camera, without a sound */}
       <video
         ref={video}
         muted

@@ -14,7 +14,7 @@ import { ItemPicker } from '@/shared/ItemPicker';
 import { opContext } from '@/shared/opContext';
 import { useRunCommand } from '@/shared/useRunCommand';
 import { useScanned } from '@/shared/ScanProvider';
-import { goodsOf } from '@/simulated/goods';
+import { catalogue } from '@/simulated/goods';
 
 /** What a scan means where no page takes it: a place opens, a thing opens, a code that nobody knows is learned. */
 export function ScansAnywhere() {
@@ -74,7 +74,7 @@ export function ScansAnywhere() {
 /** A code that the home does not know: which thing it is, in one line. */
 function LearnDialog({ gtin, isbn, onClose }: { gtin: string; isbn: string | null; onClose: () => void }) {
   const runCommand = useRunCommand();
-  const goods = goodsOf(gtin);
+  const goods = catalogue.look(gtin);
   const [name, setName] = useState(goods?.name ?? '');
   const printed = gtinAsPrinted(gtin);
   const known = useHousehold(({ state }) => {

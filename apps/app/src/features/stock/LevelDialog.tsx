@@ -21,10 +21,10 @@ import { useHousehold } from '@/shared/HouseholdProvider';
 import { opContext, today } from '@/shared/opContext';
 import { useHome } from '@/shared/useHome';
 import { useRunCommand } from '@/shared/useRunCommand';
-import { scaleReading } from '@/simulated/devices';
+import { scale } from '@/simulated/devices';
 import { LevelGauge } from './LevelGauge';
 import { fullnessWords } from '@/features/spaces/words';
-import { amountWords } from './words';
+import { amountWords, scaleWords } from './words';
 
 const FULL = orNull(quantityField(1));
 const WEIGHT = orNull(someMass);
@@ -40,6 +40,7 @@ export function LevelDialog({ bin, onClose }: { bin: BinRow; onClose: () => void
     return { lot: only, item: only ? (state.get('item', only.itemId) ?? null) : null, version };
   });
   const [how, setHow] = useState<'seen' | 'weighed'>('seen');
+  const [scaleSays, setScaleSays] = useState<string | null>(null);
   const [percent, setPercent] = useState(bin.level?.percent ?? 50);
   const full = useFigure(
     FULL,
@@ -96,11 +97,15 @@ export function LevelDialog({ bin, onClose }: { bin: BinRow; onClose: () => void
           <Button
             label="Read the scale (simulated)"
             onPress={() => {
-              const reading = scaleReading(bin.name);
-              gross.show(reading.gross);
-              tare.show(reading.tare);
+              const reading = scale.reading();
+              setScaleSays(scaleWords(reading));
+              // Only what stands still is taken over.
+              if (!reading?.stable || reading.grossGrams <= 0) return;
+              gross.show(reading.grossGrams);
+              tare.show(reading.tareGrams || null);
             }}
           />
+          {scaleSays ? <Small role="alert">{scaleSays}</Small> : null}
           <XStack gap={8} flexWrap="wrap">
             <Field label="On the scale, with its container" width={220} {...gross.input} problem={gross.problem} />
             <Field label="The container, empty" width={160} {...tare.input} problem={tare.problem} />

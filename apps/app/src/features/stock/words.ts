@@ -17,6 +17,7 @@ import {
   type ItemRow,
   type KeepingGuide,
   type LengthUnit,
+  type ScaleReading,
   type LoanRow,
   type LotRow,
   type MadeKind,
@@ -166,3 +167,10 @@ export function foldedWords(folded: FoldedCloth, unit: LengthUnit): string {
 
 export const filedWords = (container: string, upright: number, flat: number): string =>
   `In “${container}” ${upright} stand upright, ${flat} lie flat.`;
+
+/** Why a reading of the scale is not taken over; null: it is. */
+export function scaleWords(reading: ScaleReading | null): string | null {
+  if (reading === null) return 'The scale does not answer: switch it on under Devices.';
+  if (!reading.stable) return 'The scale still swings: press again when it stands still.';
+  return reading.grossGrams <= 0 ? 'Nothing lies on the scale.' : null;
+}

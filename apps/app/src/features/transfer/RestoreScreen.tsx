@@ -26,7 +26,7 @@ const MOST_FILE_BYTES = 300 * 1024 * 1024;
 
 /** The home becomes what a file says: what that is and what is lost is said first. */
 export function RestoreScreen() {
-  const { me, store } = useHouseholdContext();
+  const { me } = useHouseholdContext();
   const box = usePhotos();
   const day = today();
   const [home, setHome] = useState<OpenedHome | null>(null);

@@ -1,0 +1,3 @@
+import { DevicesScreen } from '@/features/devices/DevicesScreen';
+
+export default DevicesScreen;
