@@ -141,13 +141,36 @@ await phone.getByRole('button', { name: 'Change: buy' }).waitFor();
 await shot(phone, 'item-phone');
 await visit(phone, '/restock');
 await phone.getByText('Not bought this time').waitFor();
-await shot(phone, 'restock-phone');
+const shopping = [await taken(phone)];
 await phone.getByRole('button', { name: 'Start shopping' }).click();
 for (const at of [0, 1, 3]) await phone.getByRole('checkbox').nth(at).click();
 await phone.getByPlaceholder('Do we have …?').fill('spagh');
 // The last word about a tick has gone.
 await phone.waitForTimeout(9500);
-await shot(phone, 'shop-phone');
+shopping.push(await taken(phone));
+await beside(shopping, 'restock-phone');
+
+const formats: Buffer[] = [];
+await visit(phone, '/data/table');
+await phone
+  .getByLabel('Or paste rows from a spreadsheet')
+  .fill(
+    [
+      'Bezeichnung\tMenge\tEinheit\tOrt\tMHD',
+      'Olive oil\t1,5\tl\tPA-A1X\t27.11.2027',
+      'Lentils, red\t4\tpacks\tsupplies\t3/2028',
+      'Spaghetti\tdrei\tpacks\tpasta and rice\t1.6.2027',
+      'Rice\t2,5\tkg\tpasta and rice\t31.2.2027',
+      'Oats\t1\tkg\tpasta and rice\t30.4.2027',
+    ].join('\n'),
+  );
+await phone.getByRole('button', { name: 'Read what is pasted' }).click();
+await phone.getByTestId('import-rows').scrollIntoViewIfNeeded();
+formats.push(await taken(phone));
+await visit(phone, '/devices');
+await phone.getByRole('group', { name: 'Kitchen scale' }).scrollIntoViewIfNeeded();
+formats.push(await taken(phone));
+await beside(formats, 'import-devices-phone');
 
 const planIn = async (page: Page, space: string): Promise<void> => {
   await openSpace(page, space);

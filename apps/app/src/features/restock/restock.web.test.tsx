@@ -1,9 +1,10 @@
 import 'fake-indexeddb/auto';
-import { addDays, tripsAhead, type TaggedRow } from '@ours/core';
+import { addDays, tripsAhead, withCheckDigit, type TaggedRow } from '@ours/core';
 import { act, fireEvent, screen, waitFor } from '@testing-library/react';
 import { ID } from '@/data/store/sampleRows.test-support';
 import { today } from '@/shared/opContext';
 import { openWith, queued } from '@/shared/planHome.test-support';
+import { ScanProvider, useEmitScan } from '@/shared/ScanProvider';
 import { ItemScreen } from './ItemScreen';
 import { PutAwayScreen } from './PutAwayScreen';
 import { RefillScreen } from './RefillScreen';
@@ -148,6 +149,32 @@ describe('the shop', () => {
       'list_changed',
       'list_ticked',
     ]);
+  });
+  it('what is scanned is ticked once; what is no list’s says so', async () => {
+    let emit: ReturnType<typeof useEmitScan> = () => undefined;
+    function Scanner() {
+      emit = useEmitScan();
+      return null;
+    }
+    const [wanted, other] = ['200000000777', '200000000888'].map((figures) =>
+      withCheckDigit(figures).padStart(14, '0'),
+    );
+    const home = [...usedHome(3), line()].map((one) =>
+      one.entity === 'item' ? { ...one, row: { ...one.row, codes: [one.row.id === ID.item ? wanted! : other!] } } : one,
+    );
+    await openWith(
+      <ScanProvider>
+        <Scanner />
+        <ShopScreen />
+      </ScanProvider>,
+      home,
+    );
+    await screen.findByRole('checkbox', { name: 'Paper lantern in the basket' });
+    await act(async () => emit(wanted!, 'scanner'));
+    expect(await screen.findByText('1 of 1 in the basket, €10.50')).toBeTruthy();
+    await act(async () => emit(wanted!, 'typed'));
+    expect(await screen.findByText('Paper lantern is in the basket already.')).toBeTruthy();
+    expect((await queued()).map(({ intent }) => intent)).toEqual(['list_ticked']);
   });
   it('answers “do we have …?” from this device', async () => {
     await openWith(<ShopScreen />, [...usedHome(9), line()]);

@@ -92,6 +92,8 @@ export function RoundsCalendar({ rounds, today }: { rounds: readonly RoundNow[];
                       {...pressable({ onPress: () => router.push(`/round/${now.round.id}` as never), role: 'link' })}
                       aria-label={turnTitle(now, day, today)}
                       numberOfLines={2}
+                      minHeight={24}
+                      paddingVertical={3}
                       fontSize={13}
                       lineHeight={18}
                       color={stateOf(now, day) === 'missed' ? '$late' : '$color'}

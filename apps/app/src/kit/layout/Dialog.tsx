@@ -30,7 +30,8 @@ export function Dialog({
         >
           <Pressable
             onPress={onClose}
-            aria-label="Close"
+            // For a finger beside it; Escape and the buttons are for all others.
+            aria-hidden
             tabIndex={-1}
             style={{ position: 'absolute', top: 0, left: 0, right: 0, bottom: 0 }}
           />
