@@ -157,8 +157,8 @@ await phone
   .fill(
     [
       'Bezeichnung\tMenge\tEinheit\tOrt\tMHD',
-      'Olive oil\t1,5\tl\tPA-A1X\t27.11.2027',
-      'Lentils, red\t4\tpacks\tsupplies\t3/2028',
+      'Olive oil\t2\tbottles\tpasta and rice\t27.11.2027',
+      'Lentils, red\t4\tpacks\tpasta and rice\t3/2028',
       'Spaghetti\tdrei\tpacks\tpasta and rice\t1.6.2027',
       'Rice\t2,5\tkg\tpasta and rice\t31.2.2027',
       'Oats\t1\tkg\tpasta and rice\t30.4.2027',

@@ -40,10 +40,14 @@ export function homeFileRoutes(context: Context): Router {
   router.post(
     '/home-file',
     inHome(context),
+    // Before so much is read.
+    async (req, _res, next) => {
+      if ((await roleOf(context, req.signedIn!)) !== 'owner') throw new ProblemError('not_for_role');
+      next();
+    },
     express.text({ type: () => true, limit: HOME_MOST_BYTES }),
     async (req, res) => {
       const who = req.signedIn!;
-      if ((await roleOf(context, who)) !== 'owner') throw new ProblemError('not_for_role');
       const given = readOrRefuse(typeof req.body === 'string' ? req.body : '');
       const file = req.query.ids === 'new' ? withNewIds(given) : given;
       res.setHeader('content-type', 'application/x-ndjson; charset=utf-8');

@@ -29,6 +29,7 @@ import { NookPicker } from '@/shared/NookPicker';
 import { today } from '@/shared/opContext';
 import { refusalWords } from '@/shared/refusalWords';
 import { applyImport, takeBackImport, type ImportDone } from './applyImport';
+import { useMayGoOn } from './useMayGoOn';
 import { useReading } from './useReading';
 import { COLUMN_WORDS, lookWords, ORDER_WORDS, readingWords, sureWords, tableProblemWords } from './words';
 
@@ -54,6 +55,7 @@ export function ImportScreen() {
   const [back, setBack] = useState<string | null>(null);
   const stopped = useRef(false);
   const run = useRun();
+  const mayGoOn = useMayGoOn();
   const { store } = useHouseholdContext();
   const day = today();
   const reading = useReading(content, said);
@@ -91,6 +93,7 @@ export function ImportScreen() {
       does,
       (count) => setWriting({ done: count, of: does.length }),
       () => stopped.current,
+      mayGoOn,
     );
     setWriting(null);
     setDone(outcome);
@@ -98,7 +101,7 @@ export function ImportScreen() {
   const takeBack = async (): Promise<void> => {
     if (!done) return;
     setWriting({ done: 0, of: done.rows });
-    const refusal = await takeBackImport(run, done.back);
+    const refusal = await takeBackImport(run, done.back, mayGoOn);
     setWriting(null);
     setBack(refusal === null ? 'All of it was taken back.' : `Not all could be taken back: ${refusalWords(refusal)}`);
   };

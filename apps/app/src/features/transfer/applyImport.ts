@@ -24,6 +24,7 @@ const aMoment = (): Promise<void> => new Promise((next) => setTimeout(next, 0));
  * Writes what rows of a table change, some hundred rows at a time.
  * @param tell is told how many rows are written
  * @param isStopped is asked before each part; what was written stays and can be taken back
+ * @param mayGoOn resolves when the next part may come
  */
 export async function applyImport(
   run: Run,
@@ -31,6 +32,7 @@ export async function applyImport(
   rows: readonly RowDoes[],
   tell: (done: number) => void,
   isStopped: () => boolean,
+  mayGoOn: () => Promise<void> = aMoment,
 ): Promise<ImportDone> {
   const made = new Map<string, string>();
   const back: Step[] = [];
@@ -57,17 +59,21 @@ export async function applyImport(
     }
     done += taken;
     tell(done);
-    await aMoment();
+    await mayGoOn();
   }
   return { rows: done, back, refusal: null };
 }
 
 /** Takes back what an import wrote, part by part. @returns what could not be taken back; null: all was */
-export async function takeBackImport(run: Run, back: readonly Step[]): Promise<AnyRefusal | null> {
+export async function takeBackImport(
+  run: Run,
+  back: readonly Step[],
+  mayGoOn: () => Promise<void> = aMoment,
+): Promise<AnyRefusal | null> {
   for (const { ops, undoes } of back) {
     const outcome = await run('undone', ops, undoes);
     if (!outcome.ok) return outcome.refusal;
-    await aMoment();
+    await mayGoOn();
   }
   return null;
 }
