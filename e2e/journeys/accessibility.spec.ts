@@ -272,6 +272,13 @@ const VIEWS: [name: string, open: (page: Page, server: HomeServer) => Promise<vo
     },
   ],
   [
+    'likely the same',
+    async (page) => {
+      await page.goto(`${new URL(page.url()).origin}/doubles`);
+      await expect(page.getByText(/^(no|\d+) pairs?$/)).toBeVisible();
+    },
+  ],
+  [
     'scanning',
     async (page) => {
       await goTo(page, 'Record');

@@ -173,3 +173,22 @@ test('a whole home moves into an empty one and is the same, row by row; over ano
   await expect(other.getByRole('button', { name: 'Replace this home' })).toBeVisible();
   await other.context().close();
 });
+
+test('the same thing under two names is made one, and taken back as one', async ({ page, server }) => {
+  await openDemo(page, server);
+  await goToPath(page, '/data/table');
+  await page
+    .getByLabel('Or paste rows from a spreadsheet')
+    .fill('what\tcategory\nQuince jelly bags\tKitchen\nQuinze jelly bags\tKitchen');
+  await page.getByRole('button', { name: 'Read what is pasted' }).click();
+  await page.getByRole('button', { name: 'Write 2 rows' }).click();
+  await expect(page.getByText('2 rows were written.')).toBeVisible();
+  await goToPath(page, '/doubles');
+  const pair = page.getByRole('group', { name: /^Quin[cz]e jelly bags and Quin[cz]e jelly bags$/ });
+  await expect(pair).toContainText('their names differ by one letter');
+  await pair.getByRole('button', { name: 'One: Quince jelly bags' }).click();
+  await expect(pair).toHaveCount(0);
+  await page.getByRole('button', { name: 'Undo' }).first().click();
+  await expect(pair).toHaveCount(1);
+  await allSaved(page);
+});

@@ -1,4 +1,4 @@
-export { eventOp } from './stockOps';
+export { type DoubleWhy, type LikelyDouble, likelyDoubles, type MergeProblem, opsForMerging } from './doubles';
 export { amountByWeight, opsForLevel } from './levels';
 export { type RecalledLot, recalledLots } from './recall';
 export { opsAfterOutage, type OutageLot, outageLots } from './outageOps';
@@ -11,6 +11,7 @@ export { fileUpright, foldedSize, stackFlat } from './folding';
 export {
   DISCARD_REASONS,
   type DiscardReason,
+  eventOp,
   lotFieldsOf,
   oldestFirst,
   type OpContext,

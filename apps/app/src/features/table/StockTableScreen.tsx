@@ -240,6 +240,7 @@ export function StockTableScreen() {
           }
         >
           <Button kind="primary" label="Put on the list" disabled={chosen.length === 0 || !outlook} onPress={onList} />
+          <Button label="Likely the same" onPress={() => router.push('/doubles' as never)} />
           <Button label="Paste rows …" onPress={() => router.push('/data/table' as never)} />
           <Button label="Move …" disabled={chosen.length === 0} onPress={() => setMoving(true)} />
           <Button

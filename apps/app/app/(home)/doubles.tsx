@@ -1,0 +1,3 @@
+import { DoublesScreen } from '@/features/doubles/DoublesScreen';
+
+export default DoublesScreen;
