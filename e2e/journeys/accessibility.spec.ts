@@ -290,8 +290,8 @@ const VIEWS: [name: string, open: (page: Page, server: HomeServer) => Promise<vo
 
 for (const colorScheme of ['light', 'dark'] as const) {
   test(`no serious findings of axe on the main views, ${colorScheme} @wide`, async ({ page, server }) => {
-    // More than twenty views, each looked through as a whole.
-    test.slow();
+    // More than thirty views, each looked through as a whole: two minutes here.
+    test.setTimeout(360_000);
     await page.emulateMedia({ colorScheme });
     await page.goto(server.url);
     await expect(page.getByRole('button', { name: 'Open the demo home' })).toBeVisible();
