@@ -58,7 +58,7 @@ it('what was found out can be said otherwise', async () => {
   expect(look(news)).toMatchObject({ headed: false, mark: { value: '.', proven: true } });
   expect(rowsOf(news)).toMatchObject([{ reading: { does: { amount: { thousandths: 1_250_000 } } } }, {}]);
   const guessed = look(await run(text, { nookId: null, columns: ['what', 'amount', 'where'], headed: false }));
-  expect(guessed.mark).toEqual({ value: ',', proven: false, because: '' });
+  expect(guessed.mark).toEqual({ value: ',', proven: false, because: '', against: '' });
 });
 
 it.each<[string, string, object]>([

@@ -146,8 +146,8 @@ function lookOf(
     headed,
     head: headed ? first.map((name) => name.trim()) : [],
     columns,
-    mark: said.mark === undefined ? mark : { value: said.mark, proven: true, because: '' },
-    order: said.order === undefined ? order : { value: said.order, proven: true, because: '' },
+    mark: said.mark === undefined ? mark : { value: said.mark, proven: true, because: '', against: '' },
+    order: said.order === undefined ? order : { value: said.order, proven: true, because: '', against: '' },
     rows: body.length,
   };
 }

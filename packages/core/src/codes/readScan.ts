@@ -43,7 +43,7 @@ export function readScan(text: string, today: CivilDate): ScanReading {
 
 function readAddress(address: string, today: CivilDate): ScanReading {
   let path: string[];
-  let query: URLSearchParamsLike;
+  let query: QueryPairs;
   try {
     const [before = '', after = ''] = address.replace(/#.*$/, '').split('?');
     path = before.split('/').slice(3).map(decodeURIComponent);
@@ -70,7 +70,7 @@ function readAddress(address: string, today: CivilDate): ScanReading {
   );
   return goods(readElements(elements.join(''), today));
 }
-type URLSearchParamsLike = [string, string?][];
+type QueryPairs = [string, string?][];
 
 function goods(read: ReturnType<typeof readElements>): ScanReading {
   if (!read.ok) return { kind: 'unreadable', problem: read.problem };

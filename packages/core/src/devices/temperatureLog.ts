@@ -2,10 +2,10 @@
 import type { LoggedTemperature } from './ports';
 
 /**
- * Up to which temperature a place keeps, tenths of a degree Celsius: a refrigerator 4 °C, a freezer −18 °C (US FDA, "Are You Storing
- * Food Safely?": 40 °F and 0 °F; from memory).
+ * Up to which temperature a place keeps, tenths of a degree Celsius: 40 °F and 0 °F (US FDA, "Are You Storing Food Safely?", from
+ * memory), the refrigerator's as in `coldOutage`.
  */
-export const KEPT_BELOW_TENTH_C = { refrigerator: 40, freezer: -180 } as const;
+export const KEPT_BELOW_TENTH_C = { refrigerator: 44, freezer: -178 } as const;
 /** Without a reading for so much longer than usual there is a gap. */
 const GAP_TIMES = 1.75;
 

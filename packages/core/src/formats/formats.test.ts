@@ -20,6 +20,22 @@ describe('numbers as tables write them', () => {
   ] as const)('%j: the mark is %s, proven %s', (cells, mark, proven) =>
     expect(decimalMarkOf(cells, '.')).toMatchObject({ value: mark, proven }),
   );
+  it('where cells contradict each other nothing is proven, and both are named', () => {
+    expect(decimalMarkOf(['2,5', '1,5', '1.5'], '.')).toEqual({
+      value: ',',
+      proven: false,
+      because: '2,5',
+      against: '1.5',
+    });
+    expect(dateOrderOf(['27.11.2026', '11/28/2026', '26.11.2026'], 'mdy')).toEqual({
+      value: 'dmy',
+      proven: false,
+      because: '27.11.2026',
+      against: '11/28/2026',
+    });
+    // The year in front is read in any order.
+    expect(dateOrderOf(['27.11.2026', '2026-11-28'], 'dmy')).toMatchObject({ value: 'ymd', proven: false });
+  });
   it('says which cell proves it', () => expect(decimalMarkOf(['1,250', '2,5'], '.').because).toBe('2,5'));
 
   // Outside check: as Intl.NumberFormat (CLDR) writes them in five languages they are read back.

@@ -11,6 +11,8 @@ export interface TableHabit<T> {
   proven: boolean;
   /** A cell that tells; empty: none does. */
   because: string;
+  /** A cell that tells otherwise: the table writes it in two ways, and such rows may be misread or not read; empty: none does. */
+  against: string;
 }
 
 /** Blanks and marks that group thousands: also the narrow and the fixed blank of other languages. */
@@ -47,9 +49,10 @@ export function decimalMarkOf(cells: Iterable<string>, otherwise: DecimalMark): 
     votes[mark]++;
     first[mark] ??= cell.trim();
   }
-  if (votes['.'] === 0 && votes[','] === 0) return { value: otherwise, proven: false, because: '' };
+  if (votes['.'] === 0 && votes[','] === 0) return { value: otherwise, proven: false, because: '', against: '' };
   const value: DecimalMark = votes[','] > votes['.'] ? ',' : '.';
-  return { value, proven: true, because: first[value] ?? '' };
+  const against = first[value === ',' ? '.' : ','] ?? '';
+  return { value, proven: against === '', because: first[value] ?? '', against };
 }
 
 /**
@@ -93,12 +96,13 @@ export function dateOrderOf(cells: Iterable<string>, otherwise: DateOrder): Tabl
     first[order] ??= cell.trim();
   }
   const best = (['ymd', 'dmy', 'mdy'] as const).reduce((a, b) => (votes[b] > votes[a] ? b : a));
-  return votes[best] === 0
-    ? { value: otherwise, proven: false, because: '' }
-    : { value: best, proven: true, because: first[best] ?? '' };
+  if (votes[best] === 0) return { value: otherwise, proven: false, because: '', against: '' };
+  // A date with its year in front is read whatever the others are.
+  const other = best === 'dmy' ? first.mdy : best === 'mdy' ? first.dmy : (first.dmy ?? first.mdy);
+  return { value: best, proven: other === undefined, because: first[best] ?? '', against: other ?? '' };
 }
 
-/** A year of two figures lies within 20 years before and 79 after the start of this century's. Own rule: stock is about days to come. */
+/** A year of two figures is of this century, from 80 on of the last. Own rule: stock is about days to come. */
 const fullYear = (year: number, length: number): number => (length > 2 ? year : year < 80 ? 2000 + year : 1900 + year);
 
 /**

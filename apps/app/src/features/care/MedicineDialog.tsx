@@ -20,6 +20,7 @@ import { PersonChoice } from '@/shared/PersonChoice';
 import { useOwnPerson } from '@/shared/useOwnPerson';
 import { useRunCommand } from '@/shared/useRunCommand';
 import { PillsDialog } from './PillsDialog';
+import { TypedFoot } from './TypedFoot';
 import { pillsWords, typedWords } from './words';
 
 /** What is noted of a medicine: ingredient, what for, whose; and what stands on its package, typed by somebody. */
@@ -254,17 +255,7 @@ function LimitFields({
         inputMode="numeric"
         problem={mostProblem}
       />
-      <PersonChoice
-        label="Who typed it"
-        value={by}
-        nobody="Not said"
-        only={(role) => role === 'adult'}
-        onChange={setBy}
-      />
-      <XStack gap={8}>
-        <Button grow kind="primary" label="Save" onPress={save} />
-        <Button label="Back" onPress={onClose} />
-      </XStack>
+      <TypedFoot by={by} onBy={setBy} onSave={save} onBack={onClose} />
     </>
   );
 }

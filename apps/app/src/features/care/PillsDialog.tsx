@@ -9,6 +9,7 @@ import { Button } from '@/kit/press/Button';
 import { Small, Strong } from '@/kit/text/Text';
 import { useHousehold } from '@/shared/HouseholdProvider';
 import { PersonChoice } from '@/shared/PersonChoice';
+import { TypedFoot } from './TypedFoot';
 import { dayOfWeekName, PILL_TIME_WORDS } from './words';
 
 interface PillsProps {
@@ -113,17 +114,7 @@ function PillFields({
         chosen={days}
         onChange={setDays}
       />
-      <PersonChoice
-        label="Who typed it"
-        value={by}
-        nobody="Not said"
-        only={(role) => role === 'adult'}
-        onChange={setBy}
-      />
-      <XStack gap={8}>
-        <Button grow kind="primary" label="Save" onPress={save} />
-        <Button label="Back" onPress={onClose} />
-      </XStack>
+      <TypedFoot by={by} onBy={setBy} onSave={save} onBack={onClose} />
       {known ? <Button kind="quiet" label="Not in this box any more" onPress={() => onRemove(personId)} /> : null}
     </>
   );

@@ -1,13 +1,13 @@
 import { boxFrom, boxWeek, guideOf, pillsLast, addDays, type ItemRow, type PersonRow } from '@ours/core';
 import { useState } from 'react';
-import { XStack, YStack } from 'tamagui';
+import { YStack } from 'tamagui';
 import { useOutlook } from '@/features/restock';
 import { lastsWords } from '@/features/restock/words';
-import { ListHeading } from '@/kit/layout/ListRow';
+import { ListHeading, ListRow } from '@/kit/layout/ListRow';
 import { Button } from '@/kit/press/Button';
 import { Mark } from '@/kit/text/Mark';
 import { weekdayAndDay } from '@/kit/text/dayWords';
-import { Small, Strong } from '@/kit/text/Text';
+import { Small } from '@/kit/text/Text';
 import { useHousehold } from '@/shared/HouseholdProvider';
 import { today } from '@/shared/opContext';
 import { useNextList } from '@/shared/useNextList';
@@ -39,23 +39,11 @@ export function Refills({ person, items }: { person: PersonRow; items: readonly 
     <YStack testID="refills">
       <ListHeading title="How long it lasts" />
       {inBox ? (
-        <XStack
-          paddingHorizontal={16}
-          paddingVertical={10}
-          gap={8}
-          alignItems="center"
-          backgroundColor="$background"
-          borderBottomWidth={1}
-          borderColor="$borderColor"
-        >
-          <YStack flex={1} minWidth={0}>
-            <Strong>Pill box</Strong>
-            <Small>
-              {from === day ? 'not filled for today' : `filled up to ${weekdayAndDay(addDays(from, -1), day)}`}
-            </Small>
-          </YStack>
-          <Button label="Fill it …" onPress={() => setFilling(true)} />
-        </XStack>
+        <ListRow
+          title="Pill box"
+          detail={from === day ? 'not filled for today' : `filled up to ${weekdayAndDay(addDays(from, -1), day)}`}
+          right={<Button label="Fill it …" onPress={() => setFilling(true)} />}
+        />
       ) : null}
       {rows.map(({ item, last, none }) => {
         const out = outlook?.answer.entries.find(({ itemId }) => itemId === item.id)?.out ?? null;
@@ -66,27 +54,21 @@ export function Refills({ person, items }: { person: PersonRow; items: readonly 
             : lastsWords(out, day) || 'not known: no pace was seen yet';
         const soon = none || (last !== null && !last.beyond && last.days <= REFILL_SOON_DAYS);
         return (
-          <XStack
+          <ListRow
             key={item.id}
-            paddingHorizontal={16}
-            paddingVertical={10}
-            gap={8}
-            alignItems="center"
-            backgroundColor="$background"
-            borderBottomWidth={1}
-            borderColor="$borderColor"
-          >
-            <YStack flex={1} minWidth={0}>
-              <Strong>{item.name}</Strong>
-              <Small>{words}</Small>
-            </YStack>
-            {soon && !none ? <Mark kind="soon" label="refill soon" /> : null}
-            {nextList.has({ item }) ? (
-              <Small>on the list</Small>
-            ) : (
-              <Button label="On the list" onPress={() => nextList.put({ item })} />
-            )}
-          </XStack>
+            title={item.name}
+            detail={words}
+            right={
+              <>
+                {soon && !none ? <Mark kind="soon" label="refill soon" /> : null}
+                {nextList.has({ item }) ? (
+                  <Small>on the list</Small>
+                ) : (
+                  <Button label="On the list" onPress={() => nextList.put({ item })} />
+                )}
+              </>
+            }
+          />
         );
       })}
       {filling ? <PillBoxDialog person={person} onClose={() => setFilling(false)} /> : null}

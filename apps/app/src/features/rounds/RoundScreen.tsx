@@ -37,7 +37,7 @@ import { useRunCommand } from '@/shared/useRunCommand';
 import { RoundDialog } from './RoundDialog';
 import { RoundStrip } from './RoundStrip';
 import { personOfBox, printedLines, StepRows } from './RoundSteps';
-import { afreshWords, lastWords, minutesWords, roundTimeWords, stepsWords, whenWords } from './words';
+import { afreshWords, emptyRoundWords, lastWords, minutesWords, roundTimeWords, stepsWords, whenWords } from './words';
 
 /** One round: what is to be done now, step by step, and how it is closed. */
 export function RoundScreen() {
@@ -155,16 +155,7 @@ function OneRound({ round }: { round: RoundRow }) {
           title={steps.length === 0 ? 'Nothing to look at' : 'Steps'}
           remark={steps.length === 0 ? undefined : stepsWords(done.size, steps.length)}
         />
-        {steps.length === 0 ? (
-          <Text padding={16}>
-            {round.nookIds.length === 0 &&
-            round.kind !== 'expiry' &&
-            round.kind !== 'medicine' &&
-            round.kind !== 'condition'
-              ? 'It has no steps and no places yet: add them with Change, or just say that it is done.'
-              : 'Nothing here asks for it now. It can be called done.'}
-          </Text>
-        ) : null}
+        {steps.length === 0 ? <Text padding={16}>{emptyRoundWords(round)}</Text> : null}
         {steps.map((step) => (
           <StepRows
             key={step.key}

@@ -204,6 +204,16 @@ export function dueTodayWords(due: readonly Pick<RoundNow, 'round'>[]): string {
     : `Due: ${names.slice(0, 2).join(', ')} and ${names.length - 2} more.`;
 }
 
+/** These find what there is to do by themselves, wherever it is. */
+const FINDS_ANYWHERE: ReadonlySet<RoundKind> = new Set(['expiry', 'medicine', 'condition', 'refill']);
+/** Why a round has no step now. */
+export function emptyRoundWords({ kind, nookIds }: Pick<RoundRow, 'kind' | 'nookIds'>): string {
+  if (kind === 'pill_box') return 'Nothing goes into a pill box yet: it is typed under Care, with the medicine.';
+  return nookIds.length === 0 && !FINDS_ANYWHERE.has(kind)
+    ? 'It has no steps and no places yet: add them with Change, or just say that it is done.'
+    : 'Nothing here asks for it now. It can be called done.';
+}
+
 export const boxTitle = (name: string | null): string => (name === null ? 'A pill box' : `${name}’s pill box`);
 /** For which week a box is filled, and what is missing for it. */
 export function boxWords(week: BoxWeek | null, today: CivilDate): string {

@@ -5,6 +5,7 @@ import {
   type RowProblem,
   type RowReading,
   type StockColumn,
+  type TableHabit,
 } from '@ours/core';
 import type { TableLook, TableProblem } from '@/jobs/tableJob';
 import { counted } from '@/kit/text/counted';
@@ -109,8 +110,11 @@ export const ORDER_WORDS: Readonly<Record<DateOrder, string>> = {
   ymd: 'year first',
 };
 /** How sure it is how numbers or dates are written. */
-export const sureWords = ({ proven, because }: { proven: boolean; because: string }): string =>
-  proven ? (because === '' ? 'as you said' : `shown by “${because}”`) : 'no row shows it: a guess';
+export function sureWords({ proven, because, against }: Omit<TableHabit<unknown>, 'value'>): string {
+  if (against !== '') return `“${because}” shows it, but “${against}” shows otherwise: look at each row`;
+  if (!proven) return 'no row shows it: a guess';
+  return because === '' ? 'as you said' : `shown by “${because}”`;
+}
 
 /** What a row does: `2 → 1.5 kg`, `3 packs, new`. */
 export function readingWords(reading: RowReading, codeOf: (nookId: string) => string, day: string): string {
