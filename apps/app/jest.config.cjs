@@ -18,7 +18,7 @@ module.exports = {
       preset: 'jest-expo/web',
       testMatch: ['<rootDir>/src/**/*.web.test.tsx'],
       testEnvironmentOptions: { customExportConditions: ['require', 'default'] },
-      setupFiles: ['<rootDir>/test/browserStubs.cjs'],
+      setupFiles: ['<rootDir>/test/browserStubs.cjs', '<rootDir>/test/fastStyles.cjs'],
       transformIgnorePatterns,
       moduleNameMapper: alias,
     },
