@@ -209,6 +209,22 @@ const VIEWS: [name: string, open: (page: Page, server: HomeServer) => Promise<vo
     },
   ],
   [
+    'any action by its words',
+    async (page) => {
+      await page.keyboard.press('Control+k');
+      await page.getByLabel('Words of an action, a space or a thing').fill('labels');
+      await expect(page.getByRole('button', { name: /^Labels of/ }).first()).toBeVisible();
+    },
+  ],
+  [
+    'all keys',
+    async (page) => {
+      await page.keyboard.press('Escape');
+      await page.keyboard.press('?');
+      await expect(page.getByRole('heading', { name: 'All keys' })).toBeVisible();
+    },
+  ],
+  [
     'where things go',
     async (page, server) => {
       await page.goto(`${server.url}/where`);

@@ -361,31 +361,3 @@ test('a rule of the home changes until when a thing keeps', async ({ page, serve
   expect(after).not.toContain('(a guess)');
   expect(after).not.toBe(before);
 });
-
-test('all stock: filtered; wide as a table that is counted in place and put on the list with the keyboard @wide', async ({
-  page,
-  server,
-}, { project }) => {
-  await openDemo(page, server);
-  await page.goto(`${server.url}/stock`);
-  await expect(page.getByText(/^(\d+) of \1, worth €/)).toBeVisible();
-  await page.getByLabel('with these words, also of its place').fill('cat food');
-  await expect(page.getByText(/^2 of \d+, /)).toBeVisible();
-  if (project.name === 'phone') {
-    // A phone has a list instead, each row of which opens the page of its thing.
-    await page.getByRole('button', { name: /^Cat food, dry/ }).click();
-    await expect(page.getByRole('button', { name: 'Change: buy' })).toBeVisible();
-    return;
-  }
-  await page.getByRole('grid').focus();
-  await page.keyboard.press('ArrowDown');
-  await page.keyboard.press('Enter');
-  await page.keyboard.type('3');
-  await page.keyboard.press('Enter');
-  await expect(page.getByText(/^Counted: 3 /)).toBeVisible();
-  await page.getByRole('grid').focus();
-  await page.keyboard.press(' ');
-  await page.getByRole('button', { name: 'Put on the list' }).click();
-  await expect(page.getByText('On the list: 1 thing.')).toBeVisible();
-  await allSaved(page);
-});

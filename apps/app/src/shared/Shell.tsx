@@ -27,12 +27,12 @@ function isAt(place: Place, path: string): boolean {
   return place.path === path;
 }
 
-/** Four places and one action: at the thumb on a phone, as a rail on a wide screen. */
-export function Shell({ children }: { children: ReactNode }) {
+/** Four places and one action: at the thumb on a phone, as a rail on a wide screen, with `foot` at its end. */
+export function Shell({ foot, children }: { foot?: ReactNode; children: ReactNode }) {
   const { gtMd } = useMedia();
   return gtMd ? (
     <XStack flex={1} backgroundColor="$backgroundStrong">
-      <Rail />
+      <Rail foot={foot} />
       <YStack flex={1} minWidth={0}>
         {children}
       </YStack>
@@ -127,7 +127,7 @@ function RecordTab({ place }: { place: Place }) {
   );
 }
 
-function Rail() {
+function Rail({ foot }: { foot: ReactNode }) {
   return (
     <YStack
       render="nav"
@@ -145,6 +145,8 @@ function Rail() {
       {PLACES.map((place) => (
         <RailLink key={place.path} place={place} />
       ))}
+      <YStack flex={1} />
+      {foot}
     </YStack>
   );
 }

@@ -1,6 +1,7 @@
 import type { Op } from '@ours/core';
 import { useCallback } from 'react';
 import { useToast } from '@/kit/feedback/Toasts';
+import { useDone } from './DoneProvider';
 import { useRun } from './HouseholdProvider';
 import { refusalWords, type AnyRefusal } from './refusalWords';
 
@@ -16,6 +17,7 @@ export type Do = (
 export function useRunCommand(): Do {
   const run = useRun();
   const toast = useToast();
+  const { note } = useDone();
   return useCallback(
     async (intent, ops, done, onDone) => {
       if (ops.length === 0) return null;
@@ -25,7 +27,9 @@ export function useRunCommand(): Do {
         return outcome.refusal;
       }
       const { undo } = outcome;
+      const forget = note({ ops: undo.ops, undoes: undo.undoes ?? null });
       const takeBack = (): void => {
+        forget();
         void run('undone', undo.ops, undo.undoes ?? null).then((taken) =>
           toast(taken.ok ? { text: 'Taken back.' } : { text: refusalWords(taken.refusal), problem: true }),
         );
@@ -34,6 +38,6 @@ export function useRunCommand(): Do {
       toast({ text: done, undo: takeBack });
       return null;
     },
-    [run, toast],
+    [note, run, toast],
   );
 }

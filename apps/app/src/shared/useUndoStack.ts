@@ -1,6 +1,7 @@
 import type { Op } from '@ours/core';
 import { useCallback, useReducer, useRef } from 'react';
 import { useToast } from '@/kit/feedback/Toasts';
+import { usePageSteps } from './DoneProvider';
 import { useRun } from './HouseholdProvider';
 import { refusalWords } from './refusalWords';
 
@@ -69,9 +70,10 @@ export function useUndoStack() {
       }),
     [apply, inTurn],
   );
-  return {
-    change,
+  const steps = {
     undo: past.current.length + underWay.current > 0 ? () => void step('undone', past, future) : null,
     redo: future.current.length > 0 ? () => void step('redone', future, past) : null,
   };
+  usePageSteps(steps);
+  return { change, ...steps };
 }

@@ -51,6 +51,7 @@ export const loan = tableOf('loan');
 export const packTick = tableOf('pack_tick');
 export const waitingPlace = tableOf('waiting_place');
 export const wish = tableOf('wish');
+export const keptView = tableOf('kept_view');
 export const medicine = tableOf('medicine');
 export const careEntry = tableOf('care_entry');
 export const pillFill = tableOf('pill_fill');

@@ -10,6 +10,7 @@ import { room } from '../spaces/room.entity';
 import { shelf } from '../spaces/shelf.entity';
 import { space } from '../spaces/space.entity';
 import { item } from '../stock/item.entity';
+import { keptView } from '../stock/keptView.entity';
 import { line } from '../stock/line.entity';
 import { lot } from '../stock/lot.entity';
 import { absence } from '../forecast/absence.entity';
@@ -88,6 +89,7 @@ export const ENTITIES = {
   pill_fill: pillFill,
   photo,
   tour,
+  kept_view: keptView,
 };
 type Entities = typeof ENTITIES;
 /** The name of a kind of row. */
@@ -229,6 +231,8 @@ export type LoanFields = FieldsOf['loan'];
 export type PackTickRow = RowOf['pack_tick'];
 export type WaitingPlaceRow = RowOf['waiting_place'];
 export type WishRow = RowOf['wish'];
+export type KeptViewFields = FieldsOf['kept_view'];
+export type KeptViewRow = RowOf['kept_view'];
 export type MedicineRow = RowOf['medicine'];
 export type MedicineFields = FieldsOf['medicine'];
 export type CareEntryRow = RowOf['care_entry'];
@@ -241,6 +245,14 @@ export type TourRow = RowOf['tour'];
 export type { KitPart } from '../kits/kit.entity';
 export { WAITS } from '../lending/waitingPlace.entity';
 export { WISH_KINDS } from '../lending/wish.entity';
+export {
+  VIEW_COLUMNS,
+  VIEW_COUNTED,
+  VIEW_GROUPS,
+  VIEW_ROWS,
+  VIEW_SHOWN,
+  type ViewColumn,
+} from '../stock/keptView.entity';
 export { PILL_DAYS, PILL_TIMES, type PackageLimit, type PillsTyped, type PillTime } from '../care/medicine.entity';
 export { BODY_TEMPERATURE } from '../care/careEntry.entity';
 export { PHOTO_LONGEST_SIDE, PHOTO_MOMENTS, PHOTO_MOST_BYTES, PHOTO_MOST_READ_BYTES } from '../pictures/photo.entity';

@@ -9,5 +9,6 @@ export type {
   RecordedLine,
 } from './lineReading';
 export { BLANK } from './lineReading';
+export { type AmountReading, readAmount } from './readAmount';
 export { recordLine } from './recordLine';
 export { thingNamed, ThingNames } from './thingNames';

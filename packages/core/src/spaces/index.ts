@@ -9,4 +9,5 @@ export {
   USUAL_SHELVES,
 } from './newSpace';
 export { type Among, isInFreezer, placePath, type PlacePath, shelfAmong } from './placePath';
+export { placeSaid, type PlaceSaid } from './placeSaid';
 export { nooksWithin, opsForMovingBin, opsForRetiringNook, placeOf } from './relocate';

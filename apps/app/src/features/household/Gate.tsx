@@ -6,7 +6,9 @@ import { PhotosProvider } from '@/shared/PhotosProvider';
 import { useSession } from '@/shared/SessionProvider';
 import { Button } from '@/kit/press/Button';
 import { connectionWords } from '@/features/sync/words';
+import { ActionsButton, KeysAnywhere } from '@/features/actions';
 import { ScansAnywhere } from '@/features/scan';
+import { DoneProvider } from '@/shared/DoneProvider';
 import { ScanProvider } from '@/shared/ScanProvider';
 import { Shell } from '@/shared/Shell';
 import { SyncState } from '@/shared/SyncState';
@@ -42,12 +44,15 @@ export function Gate({ children }: { children: ReactNode }) {
       <FirstRead>
         <PhotosProvider>
           <ScreenCorner.Provider value={<SyncState />}>
-            <ScanProvider>
-              <ScansAnywhere />
-              <Shell>
-                <WholeHome>{children}</WholeHome>
-              </Shell>
-            </ScanProvider>
+            <DoneProvider>
+              <ScanProvider>
+                <ScansAnywhere />
+                <Shell foot={<ActionsButton />}>
+                  <WholeHome>{children}</WholeHome>
+                </Shell>
+                <KeysAnywhere />
+              </ScanProvider>
+            </DoneProvider>
           </ScreenCorner.Provider>
         </PhotosProvider>
       </FirstRead>

@@ -54,19 +54,33 @@ const MOST_HIGH = 300;
 
 /** The labels of a space: which, how large, on what sheet; printed, and remembered as printed. */
 export function LabelsScreen() {
-  const { id } = useLocalSearchParams<{ id: string }>();
+  const { id, only } = useLocalSearchParams<{ id: string; only?: string }>();
   const space = useHousehold(({ state }) => (id ? (state.get('space', id) ?? null) : null));
   if (!space || space.retired) return <NotHere what="This place" />;
-  return <SpaceLabels key={space.id} spaceId={space.id} name={space.name} />;
+  return <SpaceLabels key={space.id} spaceId={space.id} name={space.name} only={only?.split(',') ?? null} />;
 }
 
-function SpaceLabels({ spaceId, name }: { spaceId: string; name: string }) {
+function SpaceLabels({
+  spaceId,
+  name,
+  only,
+}: {
+  spaceId: string;
+  name: string;
+  /** Ids of the places whose labels were asked for; null: all. */
+  only: readonly string[] | null;
+}) {
   const { unit } = useHome();
   const { gtMd } = useMedia();
   const content = useContentWidth();
   const labels = useHousehold(({ state, version }) => ({ all: labelledIn(state, spaceId), version })).all;
   const [left, setLeft] = useState<ReadonlySet<string>>(
-    () => new Set(labels.filter(({ keptFree }) => keptFree).map(({ nookId }) => nookId)),
+    () =>
+      new Set(
+        labels
+          .filter(({ keptFree, nookId }) => (only === null ? keptFree : !only.includes(nookId)))
+          .map(({ nookId }) => nookId),
+      ),
   );
   const [shown, setShown] = useState<string | null>(null);
   const helpful = useHousehold(({ state }) => cardsFor(state, spaceId));

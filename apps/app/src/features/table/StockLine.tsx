@@ -1,180 +1,214 @@
-import { daysBetween, dueState, isSafety, quantityField } from '@ours/core';
-import { memo } from 'react';
-import { XStack } from 'tamagui';
-import type { Ruler } from '@/kit/chart/Ruler';
-import { Runway } from '@/kit/chart/Runway';
-import { Field } from '@/kit/form/Field';
-import { useFigure } from '@/kit/form/useFigure';
-import { CheckSquare } from '@/kit/press/CheckSquare';
+import { daysBetween, dueState, isSafety, type ViewColumn } from '@ours/core';
+import { memo, type CSSProperties } from 'react';
+import { xOf } from '@/kit/chart/Ruler';
+import { CellField } from '@/kit/form/CellField';
+import {
+  PlainCell,
+  PlainCheck,
+  PlainMark,
+  PlainMono,
+  PlainPlate,
+  PlainRunway,
+  PlainSmall,
+  PlainStrong,
+} from '@/kit/table/plain';
 import { dayWords } from '@/kit/text/dayWords';
-import { Mark } from '@/kit/text/Mark';
-import { Mono, Small, Strong } from '@/kit/text/Text';
-import { NookPlate } from '@/shared/NookPlate';
-import { useHome } from '@/shared/useHome';
+import type { Palette } from '@/kit/theme/palette';
+import { usePalette } from '@/kit/theme/usePalette';
 import { barOf, type RulerPlan } from '@/features/restock';
 import { priceFigure } from '@/features/restock/words';
 import { amountWords, sizeWords } from '@/features/stock/words';
+import type { EditedColumn } from './cellEdits';
+import { AT_RIGHT, COLUMN_WORDS, ROW_HEIGHT, WIDTHS } from './columns';
 import type { StockRow } from './stockRows';
+import { levelOf } from './tableView';
 
-export const ROW_HEIGHT = 48;
-/** Pixels of the columns: select, how many, where, until, runway, buy, worth. What is left is the name's. */
-export const COLUMNS = { select: 44, amount: 88, where: 112, until: 98, lasts: 184, buy: 60, worth: 76 } as const;
-const COUNT = quantityField();
+/** What is typed into a cell, and whether it could be read. */
+export interface Typed {
+  column: EditedColumn;
+  text: string;
+  bad: boolean;
+}
 
-/** One thing in the table. The row that is looked at has its number to type in when it is counted. */
+/** One row of the table. */
 export const StockLine = memo(function StockLine({
   row,
+  at,
+  columns,
+  currency,
   plan,
   selected,
   active,
-  counting,
+  typed,
   onActive,
   onSelect,
-  onCount,
+  onEdit,
+  onType,
+  onSave,
+  onLeave,
+  onCancel,
 }: {
   row: StockRow;
+  /** Its number in the table, from 1. */
+  at: number;
+  columns: readonly ViewColumn[];
+  currency: string;
   plan: RulerPlan;
   selected: boolean;
-  active: boolean;
-  counting: boolean;
-  onActive: (id: string) => void;
-  onSelect: (id: string) => void;
-  /** Null: it is left as it is. */
-  onCount: (row: StockRow, thousandths: number | null) => void;
+  /** The column that is looked at; null: another row is. */
+  active: ViewColumn | null;
+  /** Null: nothing is typed in this row. */
+  typed: Typed | null;
+  onActive: (id: string, column: ViewColumn | null, extend: boolean) => void;
+  onSelect: (id: string, extend: boolean) => void;
+  onEdit: (id: string, column: ViewColumn) => void;
+  onType: (text: string) => void;
+  onSave: () => void;
+  onLeave: () => void;
+  onCancel: () => void;
 }) {
-  const { currency } = useHome();
-  const { item, there, due, worthMinor, nookIds, size } = row;
-  const state = due && dueState(due, plan.today);
+  const { id, item, there } = row;
+  const palette = usePalette();
   return (
-    <div role="row" aria-selected={selected} id={`row-${item.id}`} onClick={() => onActive(item.id)}>
-      <XStack
-        height={ROW_HEIGHT}
-        alignItems="center"
-        backgroundColor={selected || active ? '$greenTint' : '$background'}
-        borderBottomWidth={1}
-        borderColor="$borderColor"
-        outlineWidth={active ? 2 : 0}
-        outlineStyle="solid"
-        outlineColor="$accent"
-        outlineOffset={-2}
-      >
-        <Cell width={COLUMNS.select} middle>
-          <CheckSquare
-            label={`Select ${item.name}`}
-            state={selected ? 'ticked' : 'open'}
-            small
-            onPress={() => onSelect(item.id)}
-          />
-        </Cell>
-        <Cell>
-          <Strong numberOfLines={1}>
-            {item.name}
-            <Small fontSize={15}>{size && size.unit !== item.unit ? `, ${sizeWords(size)}` : ''}</Small>
-          </Strong>
-        </Cell>
-        <Cell width={COLUMNS.amount}>
-          {counting ? (
-            <CountField row={row} onCount={onCount} />
-          ) : (
-            <Strong numberOfLines={1}>{there > 0 ? amountWords(there, item.unit) : 'none'}</Strong>
-          )}
-        </Cell>
-        <Cell width={COLUMNS.where}>
-          <XStack gap={4} overflow="hidden" alignItems="center">
-            {nookIds[0] ? <NookPlate nookId={nookIds[0]} /> : <Small>–</Small>}
-            {nookIds.length > 1 ? <Small>{`+${nookIds.length - 1}`}</Small> : null}
-          </XStack>
-        </Cell>
-        <Cell width={COLUMNS.until}>
-          {due === null ? (
-            <Small>–</Small>
-          ) : state === 'later' ? (
-            <Small color="$color">{dayWords(due.on, plan.today)}</Small>
-          ) : (
-            <Mark
-              kind={state === 'late' ? 'late' : 'soon'}
-              label={dayWords(due.on, plan.today)}
-              safety={isSafety(due)}
+    <div
+      role="row"
+      aria-selected={selected}
+      aria-rowindex={at + 1}
+      id={`row-${id}`}
+      onClick={(event) => onActive(id, null, event.shiftKey)}
+      style={{
+        display: 'flex',
+        boxSizing: 'border-box',
+        height: ROW_HEIGHT,
+        color: palette.ink,
+        backgroundColor: selected || active !== null ? palette.greenTint : palette.sheet,
+        borderBottom: `1px solid ${palette.rule}`,
+      }}
+    >
+      <PlainCell width={WIDTHS.select} height={CELL} at="middle">
+        <PlainCheck
+          label={`Select ${item.name}`}
+          ticked={selected}
+          palette={palette}
+          onPress={(extend) => onSelect(id, extend)}
+        />
+      </PlainCell>
+      {columns.map((column) => (
+        <PlainCell
+          key={column}
+          id={`cell-${id}-${column}`}
+          width={column === 'what' ? null : WIDTHS[column]}
+          height={CELL}
+          at={AT_RIGHT.has(column) ? 'right' : 'left'}
+          outline={active === column ? palette.green : undefined}
+          background={column === 'lasts' ? dayLines(plan, palette) : undefined}
+          onPress={(extend) => onActive(id, column, extend)}
+          onTwice={() => onEdit(id, column)}
+        >
+          {typed?.column === column ? (
+            <CellField
+              label={`${COLUMN_WORDS[column]}: ${item.name}`}
+              width={column === 'what' ? 168 : Math.max(54, WIDTHS[column] - 8)}
+              value={typed.text}
+              bad={typed.bad}
+              placeholder={column === 'amount' ? `was ${amountWords(there, item.unit).split(' ')[0]}` : ''}
+              onChange={onType}
+              onSave={onSave}
+              onLeave={onLeave}
+              onCancel={onCancel}
             />
+          ) : (
+            <Content row={row} column={column} plan={plan} currency={currency} palette={palette} />
           )}
-        </Cell>
-        <Cell width={COLUMNS.lasts}>
-          <LastsCell row={row} plan={plan} />
-        </Cell>
-        <Cell width={COLUMNS.buy} right>
-          <Mono>
-            {item.lowAtThousandths === null ? '–' : amountWords(item.lowAtThousandths, item.unit).split(' ')[0]}
-          </Mono>
-        </Cell>
-        <Cell width={COLUMNS.worth} right>
-          <Mono>{worthMinor === null || there <= 0 ? '–' : priceFigure(worthMinor, currency)}</Mono>
-        </Cell>
-      </XStack>
+        </PlainCell>
+      ))}
     </div>
   );
 });
 
-function LastsCell({ row: { entry, due }, plan }: { row: StockRow; plan: RulerPlan }) {
-  const bar = barOf(entry, plan);
+/** Without the line below it. */
+const CELL = ROW_HEIGHT - 1;
+const lines = new WeakMap<RulerPlan, Map<Palette, CSSProperties>>();
+/** The lines of the shop days, behind the bars of all rows: the next two in stronger ink. */
+function dayLines(plan: RulerPlan, palette: Palette): CSSProperties {
+  const known = lines.get(plan)?.get(palette);
+  if (known) return known;
+  const images = plan.ticks.map((ahead, at) => {
+    const x = xOf(plan.ruler, ahead) + 6;
+    const color = at < 2 ? palette.second : palette.rule;
+    return `linear-gradient(90deg, transparent ${x}px, ${color} ${x}px, ${color} ${x + 1}px, transparent ${x + 1}px)`;
+  });
+  const made: CSSProperties = images.length === 0 ? {} : { backgroundImage: images.join(', ') };
+  const of = lines.get(plan) ?? new Map<Palette, CSSProperties>();
+  lines.set(plan, of.set(palette, made));
+  return made;
+}
+
+function Content({
+  row,
+  column,
+  plan,
+  currency,
+  palette,
+}: {
+  row: StockRow;
+  column: ViewColumn;
+  plan: RulerPlan;
+  currency: string;
+  palette: Palette;
+}) {
+  const { item, there, size, due, nookIds, code, worthMinor, countedOn } = row;
+  const { ink, second } = palette;
+  switch (column) {
+    case 'what':
+      return (
+        <PlainStrong>
+          {item.name}
+          {size && size.unit !== item.unit ? <PlainSmall color={second}>{`, ${sizeWords(size)}`}</PlainSmall> : null}
+        </PlainStrong>
+      );
+    case 'category':
+      return <PlainSmall color={second}>{item.category || '–'}</PlainSmall>;
+    case 'amount':
+      return <PlainStrong>{there > 0 ? amountWords(there, item.unit) : 'none'}</PlainStrong>;
+    case 'level': {
+      const level = levelOf(row);
+      return <PlainMono>{level === null ? '–' : `${Math.round(level * 100)} %`}</PlainMono>;
+    }
+    case 'where':
+      return (
+        <>
+          {code === null ? <PlainSmall color={second}>–</PlainSmall> : <PlainPlate code={code} palette={palette} />}
+          {nookIds.length > 1 ? <PlainSmall color={second}>{`+${nookIds.length - 1}`}</PlainSmall> : null}
+        </>
+      );
+    case 'until': {
+      if (due === null) return <PlainSmall color={second}>–</PlainSmall>;
+      const state = dueState(due, plan.today);
+      const words = dayWords(due.on, plan.today);
+      if (state === 'later') return <PlainSmall color={ink}>{words}</PlainSmall>;
+      const kind = state === 'late' ? 'late' : 'soon';
+      return <PlainMark kind={kind} label={words} safety={isSafety(due)} palette={palette} />;
+    }
+    case 'lasts':
+      return <LastsCell row={row} plan={plan} palette={palette} />;
+    case 'counted':
+      return <PlainSmall color={second}>{countedOn === null ? '–' : dayWords(countedOn, plan.today)}</PlainSmall>;
+    case 'mark':
+      return (
+        <PlainMono>
+          {item.lowAtThousandths === null ? '–' : amountWords(item.lowAtThousandths, item.unit).split(' ')[0]}
+        </PlainMono>
+      );
+    case 'worth':
+      return <PlainMono>{worthMinor === null || there <= 0 ? '–' : priceFigure(worthMinor, currency)}</PlainMono>;
+  }
+}
+
+function LastsCell({ row: { entry, due }, plan, palette }: { row: StockRow; plan: RulerPlan; palette: Palette }) {
   const end = due === null ? null : daysBetween(plan.today, due.on);
   const pin = end !== null && end >= 0 && end <= plan.ruler.days ? end : null;
-  return (
-    <XStack position="relative" height={ROW_HEIGHT - 1}>
-      <Runway ruler={plan.ruler} ticks={plan.ticks} height={ROW_HEIGHT - 1} bar={bar} middle pin={pin} />
-    </XStack>
-  );
+  const bar = barOf(entry, plan);
+  if (bar === null && pin === null) return null;
+  return <PlainRunway ruler={plan.ruler} bar={bar} pin={pin} palette={palette} />;
 }
-
-function CountField({ row, onCount }: { row: StockRow; onCount: (row: StockRow, thousandths: number | null) => void }) {
-  const { unit } = useHome();
-  const figure = useFigure(COUNT, unit);
-  return (
-    <Field
-      label={`How many ${row.item.name} are there?`}
-      hideLabel
-      autoFocus
-      width={82}
-      inputMode="decimal"
-      {...figure.input}
-      placeholder={`was ${amountWords(row.there, row.item.unit).split(' ')[0]}`}
-      problem={figure.problem}
-      onSubmitEditing={() => figure.value !== null && onCount(row, figure.value)}
-      onBlur={() => onCount(row, null)}
-    />
-  );
-}
-
-/** A role that the types of React Native do not know. */
-const GRID_CELL = { role: 'gridcell' } as object;
-
-function Cell({
-  width,
-  right = false,
-  middle = false,
-  children,
-}: {
-  width?: number;
-  right?: boolean;
-  middle?: boolean;
-  children: React.ReactNode;
-}) {
-  return (
-    <XStack
-      {...GRID_CELL}
-      {...(width === undefined ? { flex: 1, minWidth: 0, paddingRight: 8 } : { width })}
-      justifyContent={right ? 'flex-end' : middle ? 'center' : 'flex-start'}
-      paddingRight={right ? 14 : 0}
-      alignItems="center"
-    >
-      {children}
-    </XStack>
-  );
-}
-
-/** The ruler of the table's column. */
-export const tableRuler = (days = 28): Ruler => ({
-  width: COLUMNS.lasts,
-  left: 4,
-  pxADay: (COLUMNS.lasts - 26) / days,
-  days,
-});

@@ -18,7 +18,7 @@ const WIDTH = 236;
 const MOST_LOTS = 5;
 
 /** About the row that is looked at: where it is, until when, how long it lasts. */
-export function StockSide({ row, day, onCount }: { row: StockRow; day: CivilDate; onCount: (id: string) => void }) {
+export function StockSide({ row, day, onCount }: { row: StockRow; day: CivilDate; onCount: () => void }) {
   const router = useRouter();
   const runCommand = useRunCommand();
   const guide = useGuide();
@@ -70,7 +70,7 @@ export function StockSide({ row, day, onCount }: { row: StockRow; day: CivilDate
             );
           }}
         />
-        <Button label="Count" disabled={row.lots.length === 0} onPress={() => onCount(row.item.id)} />
+        <Button label="Count" disabled={row.lots.length === 0} onPress={onCount} />
         <Button kind="primary" label="Open page" onPress={() => router.push(`/item/${row.item.id}`)} />
       </XStack>
     </YStack>

@@ -1,18 +1,22 @@
 import {
+  dayOfId,
   effectiveDue,
   guideOf,
   packFor,
   type Due,
   type HouseholdState,
   type ItemRow,
+  type KeepingGuide,
   type LotRow,
   type RestockEntry,
 } from '@ours/core';
 import type { Outlook } from '@/features/restock';
 import { wayTo } from '@/shared/placeWords';
 
-/** One thing of the home as a row of the table. */
+/** One row of the table: a thing of the home with all of its lots, or one of them. */
 export interface StockRow {
+  /** The thing's id, or the lot's. */
+  id: string;
   item: ItemRow;
   lots: readonly LotRow[];
   /** In all, in thousandths. */
@@ -25,88 +29,151 @@ export interface StockRow {
   worthMinor: number | null;
   /** Ids of the places it is in, the fullest first. */
   nookIds: readonly string[];
-  /** Ids of the rooms and spaces it is in. */
+  /** The code of the fullest of them; null: it is nowhere. */
+  code: string | null;
+  /** The room and the space of the fullest of them; null: it is nowhere. */
+  room: Named | null;
+  space: Named | null;
+  /** Ids of all rooms and spaces it is in. */
   within: ReadonlySet<string>;
+  /** The ways to its places. */
+  ways: readonly Way[];
+  /** The day on which the lot that was looked at longest ago was counted or put in; null: nothing is there, or it is not known. */
+  countedOn: string | null;
   /** For the filter: name, category, tags and places, in lower case. */
   text: string;
 }
-
-export const SHOWN = ['all', 'runs_out', 'ends', 'low', 'none'] as const;
-/** Which rows are shown: all; what may run out before the trip after the next one; what ends in two weeks; what is at its mark; what is gone. */
-export type Shown = (typeof SHOWN)[number];
-
-interface Way {
-  text: string;
-  within: string[];
+export interface Named {
+  id: string;
+  name: string;
 }
 
-/** Every thing of the home; what is known of its pace once that is worked out. */
-export function stockRows(state: HouseholdState, outlook: Outlook | null): StockRow[] {
-  const entries = new Map(outlook?.answer.entries.map((entry) => [entry.itemId, entry]));
-  const guide = guideOf(state);
-  const ways = new Map<string, Way>();
-  const wayOf = (nookId: string): Way => {
-    const known = ways.get(nookId);
-    if (known !== undefined) return known;
-    const way = wayTo(state, nookId);
-    const found: Way = {
-      text: way ? [...way.steps, way.code].join(' ') : '',
-      within: [way?.room?.id, way?.space?.id].filter((id) => id !== undefined),
+/** The way to a place, as rows speak of it. */
+interface Way {
+  nookId: string;
+  code: string | null;
+  text: string;
+  room: Named | null;
+  space: Named | null;
+}
+
+/**
+ * Every thing of the home, or every lot of it that is there; what is known of its pace once that is worked out. Rows of what has not
+ * changed stay the same objects from one time to the next: of thousands only one is worked out and drawn anew after a count.
+ */
+export class StockRows {
+  private known = new Map<string, StockRow>();
+  private ways = new Map<string, Way>();
+  private of: { each: string; outlook: Outlook | null; guide: KeepingGuide } | null = null;
+
+  read(state: HouseholdState, outlook: Outlook | null, each: 'thing' | 'lot'): StockRow[] {
+    const guide = guideOf(state);
+    // What all rows depend on.
+    const of = { each, outlook, guide };
+    if (this.of?.each !== each || this.of.outlook !== outlook || this.of.guide !== guide) this.known = new Map();
+    this.of = of;
+    this.readWays(state);
+    const entries = new Map(outlook?.answer.entries.map((entry) => [entry.itemId, entry]));
+    const rows: StockRow[] = [];
+    const add = (id: string, item: ItemRow, lots: readonly LotRow[]): void => {
+      const before = this.known.get(id);
+      const same = before?.item === item && sameOnes(before.lots, lots) && before.ways.every((way) => this.isNow(way));
+      rows.push(same ? before : this.make(id, item, lots, { outlook, guide, entry: entries.get(item.id) ?? null }));
     };
-    ways.set(nookId, found);
-    return found;
-  };
-  return state.all('item').map((item): StockRow => {
-    const lots = state.lotsOf(item.id);
+    for (const item of state.all('item')) {
+      const lots = state.lotsOf(item.id);
+      if (each === 'thing') add(item.id, item, lots);
+      else for (const lot of lots) add(lot.id, item, [lot]);
+    }
+    this.known = new Map(rows.map((row) => [row.id, row]));
+    return rows;
+  }
+
+  /** Reads the ways of the places that are spoken of, anew; those that say the same stay the same objects. */
+  private readWays(state: HouseholdState): void {
+    const fresh = new Map<string, Way>();
+    for (const lot of state.all('lot')) {
+      if (fresh.has(lot.nookId)) continue;
+      const way = wayTo(state, lot.nookId);
+      const now: Way = {
+        nookId: lot.nookId,
+        code: way?.code ?? null,
+        text: way ? [...way.steps, way.code].join(' ') : '',
+        room: way?.room ?? null,
+        space: way?.space ?? null,
+      };
+      const before = this.ways.get(lot.nookId);
+      const same = before?.text === now.text && before.room?.id === now.room?.id && before.space?.id === now.space?.id;
+      fresh.set(lot.nookId, same ? before : now);
+    }
+    this.ways = fresh;
+  }
+  private isNow(way: Way): boolean {
+    return this.ways.get(way.nookId) === way;
+  }
+
+  private make(
+    id: string,
+    item: ItemRow,
+    lots: readonly LotRow[],
+    { outlook, guide, entry }: { outlook: Outlook | null; guide: KeepingGuide; entry: RestockEntry | null },
+  ): StockRow {
     const there = lots.reduce((sum, lot) => sum + lot.quantityThousandths, 0);
-    const dues = lots.flatMap((lot) => effectiveDue(lot, item, guide) ?? []);
-    const byNook = new Map<string, number>();
-    for (const lot of lots) byNook.set(lot.nookId, (byNook.get(lot.nookId) ?? 0) + lot.quantityThousandths);
-    const nookIds = [...byNook].sort((a, b) => b[1] - a[1]).map(([id]) => id);
+    const nookIds = fullestFirst(lots);
+    const ways = nookIds.flatMap((nookId) => this.ways.get(nookId) ?? []);
     const pack = packFor({ packs: item.packs ?? [], usualPackThousandths: null }, outlook?.trip.shop?.id ?? null);
     return {
+      id,
       item,
       lots,
       there,
       size: lots.find(({ packSize }) => packSize !== null)?.packSize ?? null,
-      due: dues.length === 0 ? null : dues.reduce((first, due) => (due.on < first.on ? due : first)),
-      entry: entries.get(item.id) ?? null,
+      due: firstDue(lots, item, guide),
+      entry,
       worthMinor: pack.priceMinor === null ? null : Math.round((pack.priceMinor / pack.amountThousandths) * there),
       nookIds,
-      within: new Set(nookIds.flatMap((id) => wayOf(id).within)),
-      text: [item.name, item.category, ...item.synonyms, ...item.tags, ...nookIds.map((id) => wayOf(id).text)]
+      code: ways[0]?.code ?? null,
+      room: ways[0]?.room ?? null,
+      space: ways[0]?.space ?? null,
+      within: new Set(ways.flatMap(({ room, space }) => [room?.id, space?.id].filter((one) => one !== undefined))),
+      ways,
+      countedOn: longestAgo(lots),
+      text: [item.name, item.category, ...item.synonyms, ...item.tags, ...ways.map(({ text }) => text)]
         .join(' ')
         .toLowerCase(),
     };
-  });
-}
-
-/**
- * Whether a row is shown.
- * @param runsOutBefore days from today, exclusive
- * @param endsBy the last day that counts as soon
- */
-export function isShown(row: StockRow, shown: Shown, runsOutBefore: number, endsBy: string): boolean {
-  switch (shown) {
-    case 'all':
-      return true;
-    case 'runs_out':
-      return row.there > 0 && (row.entry?.out?.early ?? Infinity) < runsOutBefore;
-    case 'ends':
-      return row.due !== null && row.due.on <= endsBy;
-    case 'low':
-      return row.item.lowAtThousandths !== null && row.there <= row.item.lowAtThousandths;
-    case 'none':
-      return row.there <= 0;
   }
 }
 
-/** All words of a filter stand in the row. */
-export const hasWords = (row: StockRow, filter: string): boolean =>
-  filter
-    .toLowerCase()
-    .split(/\s+/)
-    .every((word) => row.text.includes(word));
+const sameOnes = <T>(a: readonly T[], b: readonly T[]): boolean =>
+  a.length === b.length && a.every((one, at) => one === b[at]);
+
+/** A lot was looked at when it was counted, else when it was put in; where that is not known of one, it is not known of all. */
+function longestAgo(lots: readonly LotRow[]): string | null {
+  let first: string | null = null;
+  for (const { countedAt, id } of lots) {
+    const on = countedAt?.occurredAt.slice(0, 10) ?? dayOfId(id);
+    if (on === null) return null;
+    if (first === null || on < first) first = on;
+  }
+  return first;
+}
+
+function firstDue(lots: readonly LotRow[], item: ItemRow, guide: KeepingGuide): Due | null {
+  let first: Due | null = null;
+  for (const lot of lots) {
+    const due = effectiveDue(lot, item, guide);
+    if (due && (first === null || due.on < first.on)) first = due;
+  }
+  return first;
+}
+
+function fullestFirst(lots: readonly LotRow[]): string[] {
+  if (lots.length < 2) return lots.map(({ nookId }) => nookId);
+  const byNook = new Map<string, number>();
+  for (const lot of lots) byNook.set(lot.nookId, (byNook.get(lot.nookId) ?? 0) + lot.quantityThousandths);
+  return [...byNook].sort((a, b) => b[1] - a[1]).map(([id]) => id);
+}
 
 export interface Worth {
   minor: number;

@@ -5,6 +5,7 @@ import { ScrollView, XStack, YStack } from 'tamagui';
 import { Button } from '@/kit/press/Button';
 import { ToastLine } from '@/kit/feedback/Toasts';
 import { Small, Title } from '@/kit/text/Text';
+import { WIDEST } from './useContentWidth';
 
 const ScrollerContext = createContext<HTMLElement | null>(null);
 /** The element that scrolls the page this is on; null until it is there. */
@@ -32,6 +33,9 @@ export function Screen({
   children,
   footer,
   topAt,
+  fullWidth = false,
+  fixed,
+  side,
 }: {
   title: string;
   sub?: string | undefined;
@@ -43,6 +47,12 @@ export function Screen({
   footer?: ReactNode;
   /** When this changes the content goes back to its top, where the answer is. */
   topAt?: string | null;
+  /** A table takes all the width there is, and scrolls sideways where that is too little. */
+  fullWidth?: boolean;
+  /** Stays in sight above what scrolls. */
+  fixed?: ReactNode;
+  /** Stands beside what scrolls, and scrolls by itself. */
+  side?: ReactNode;
 }) {
   const router = useRouter();
   const corner = useContext(ScreenCorner);
@@ -64,7 +74,7 @@ export function Screen({
         gap={8}
         alignItems="center"
         width="100%"
-        maxWidth={1100}
+        maxWidth={fullWidth ? undefined : WIDEST}
         alignSelf="center"
       >
         {back === undefined ? null : (
@@ -85,11 +95,20 @@ export function Screen({
         {right}
         {corner}
       </XStack>
-      <ScrollView ref={attach as never} flex={1} keyboardShouldPersistTaps="handled">
-        <YStack paddingBottom={24} width="100%" maxWidth={1100} alignSelf="center">
-          <ScrollerContext.Provider value={scroller}>{children}</ScrollerContext.Provider>
-        </YStack>
-      </ScrollView>
+      {fixed}
+      <XStack flex={1} minHeight={0}>
+        <ScrollView
+          ref={attach as never}
+          flex={1}
+          keyboardShouldPersistTaps="handled"
+          {...(fullWidth ? { style: { overflowX: 'auto' } as object } : {})}
+        >
+          <YStack paddingBottom={24} width="100%" maxWidth={fullWidth ? undefined : WIDEST} alignSelf="center">
+            <ScrollerContext.Provider value={scroller}>{children}</ScrollerContext.Provider>
+          </YStack>
+        </ScrollView>
+        {side ? <ScrollView flexGrow={0}>{side}</ScrollView> : null}
+      </XStack>
       <ToastLine />
       {footer}
     </YStack>

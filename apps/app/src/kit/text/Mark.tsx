@@ -1,19 +1,25 @@
+import type { Palette } from '@/kit/theme/palette';
 import { usePalette } from '@/kit/theme/usePalette';
 import { Strong } from './Text';
 
 export type MarkKind = 'late' | 'soon' | 'low' | 'plain';
 
 /** Fine lines at a slant, eight pixels apart. */
-const hatched = (color: string) => ({
+export const hatched = (color: string) => ({
   backgroundImage: `repeating-linear-gradient(135deg, ${color}59 0 0.7px, transparent 0.7px 5.66px)`,
+});
+
+/** Its colours: of the words, of what is behind them, and of the border. */
+export const markColors = (kind: MarkKind, palette: Palette): { color: string; back: string; border: string } => ({
+  color: { late: palette.late, soon: palette.soon, low: palette.ink, plain: palette.second }[kind],
+  back: { late: palette.lateTint, soon: palette.soonTint, low: palette.sheet, plain: palette.sheet }[kind],
+  border: { late: palette.late, soon: 'transparent', low: palette.ink, plain: palette.rule }[kind],
 });
 
 /** A short word in a box. Never by colour alone: soon is hatched, late has a border, what is about safety has a sign in front. */
 export function Mark({ kind, label, safety = false }: { kind: MarkKind; label: string; safety?: boolean }) {
   const palette = usePalette();
-  const color = { late: palette.late, soon: palette.soon, low: palette.ink, plain: palette.second }[kind];
-  const back = { late: palette.lateTint, soon: palette.soonTint, low: palette.sheet, plain: palette.sheet }[kind];
-  const border = { late: palette.late, soon: 'transparent', low: palette.ink, plain: palette.rule }[kind];
+  const { color, back, border } = markColors(kind, palette);
   return (
     <Strong
       style={{ color, backgroundColor: back, borderColor: border, ...(kind === 'soon' ? hatched(palette.soon) : {}) }}

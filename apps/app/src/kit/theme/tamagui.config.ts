@@ -44,6 +44,7 @@ export const STRONG_FONT = `${SANS}_600SemiBold, ${MEANWHILE}`;
 /** For labels: words read from afar, and the plate. */
 export const BOLD_FONT = `${SANS}_700Bold, ${MEANWHILE}`;
 export const MONO_BOLD_FONT = `${MONO}_700Bold, monospace`;
+export const MONO_FONT = `${MONO}_400Regular, monospace`;
 
 /** On the web each weight is a family of its own: bold is a font, not a property. */
 const family = (name: string) =>
@@ -89,7 +90,13 @@ export const config = createTamagui({
     monoLight: family(`${MONO}_400Regular`),
   },
   themes: { light: theme(LIGHT), dark: theme(DARK) },
-  media: { sm: { maxWidth: 639 }, gtSm: { minWidth: 640 }, gtMd: { minWidth: 1024 } },
+  media: {
+    sm: { maxWidth: 639 },
+    gtSm: { minWidth: 640 },
+    table: { minWidth: 900 },
+    gtMd: { minWidth: 1024 },
+    beside: { minWidth: 1180 },
+  },
   settings: { defaultFont: 'body', onlyAllowShorthands: false, allowedStyleValues: 'somewhat-strict-web' },
 });
 

@@ -1,0 +1,1 @@
+export { ActionsButton, KeysAnywhere } from './KeysAnywhere';

@@ -1,0 +1,25 @@
+import { codeKey, foldText, readCode } from '../base';
+import type { HouseholdState } from '../household';
+
+export type PlaceSaid = { kind: 'one'; nookId: string } | { kind: 'several'; count: number } | { kind: 'none' };
+
+/**
+ * The place that a text names: by its code, with or without the check character, else by its whole name. Nothing is guessed.
+ * @param text as typed; upper and lower case, blanks and accents do not matter
+ */
+export function placeSaid(state: HouseholdState, text: string): PlaceSaid {
+  const code = readCode(text);
+  const byCode = code.kind === 'valid' ? state.nookIdByCodeKey(code.key) : undefined;
+  if (byCode !== undefined && state.nook(byCode)?.row.retired === false) return { kind: 'one', nookId: byCode };
+  const key = codeKey(text);
+  const name = foldText(text).trim();
+  if (key === '' && name === '') return { kind: 'none' };
+  const found = (['space', 'shelf', 'bin'] as const).flatMap((kind) =>
+    state
+      .all(kind)
+      .filter((row) => codeKey(row.code).slice(0, -1) === key || (name !== '' && foldText(row.name).trim() === name))
+      .map(({ id }) => id),
+  );
+  if (found.length === 1) return { kind: 'one', nookId: found[0]! };
+  return found.length === 0 ? { kind: 'none' } : { kind: 'several', count: found.length };
+}
