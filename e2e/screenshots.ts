@@ -45,8 +45,8 @@ const taken = async (page: Page): Promise<Buffer> => {
   return page.screenshot();
 };
 /** Several pictures beside each other in one. */
-async function beside(pictures: readonly Buffer[], name: string): Promise<void> {
-  const page = await browser.newPage({ viewport: { width: 590 * pictures.length, height: 1266 } });
+async function beside(pictures: readonly Buffer[], name: string, [width, height] = [590, 1266]): Promise<void> {
+  const page = await browser.newPage({ viewport: { width: width! * pictures.length, height: height! } });
   const images = pictures.map((one) => `<img src="data:image/png;base64,${one.toString('base64')}">`);
   await page.setContent(`<body style="margin:0;display:flex;gap:5px;background:#999">${images.join('')}</body>`);
   await page.screenshot({ path: `${folder}/${name}.png` });
@@ -195,15 +195,22 @@ const where = async (page: Page, name: string): Promise<void> => {
 };
 await where(phone, 'where-phone');
 
+/** The table of what ends soon: three rows chosen, one of them being counted. */
+async function stockTable(page: Page): Promise<void> {
+  await visit(page, '/stock');
+  await page.getByLabel('with these words, also of its place').fill('kitchen');
+  await page.getByRole('button', { name: 'Sort by Until' }).click();
+  await page.getByRole('columnheader', { name: 'Sort by Until' }).waitFor();
+  await page.getByRole('grid').focus();
+  for (const key of ['ArrowDown', 'ArrowDown', ' ', 'ArrowDown', ' ', 'ArrowDown']) await page.keyboard.press(key);
+  await page.keyboard.press('Enter');
+  await page.keyboard.type('2');
+}
+
 const wide = await open('wide', 'light');
 await enter(wide);
-await visit(wide, '/stock');
-await wide.getByRole('button', { name: 'Sort by Lasts to' }).click();
-await wide.getByRole('button', { name: 'Sort by Lasts to' }).click();
-await wide.getByLabel('with these words, also of its place').fill('refrigerator');
-await wide.getByRole('grid').focus();
-for (const key of ['ArrowDown', 'ArrowDown', ' ', 'ArrowDown', ' ', 'ArrowDown']) await wide.keyboard.press(key);
-await shot(wide, 'stock-wide');
+await stockTable(wide);
+const stock = [await taken(wide)];
 
 await planIn(wide, 'Stair press');
 await wide.getByRole('button', { name: 'Find the best mix' }).click();
@@ -214,6 +221,9 @@ await shot(wide, 'plan-wide');
 
 const dark = await open('wide', 'dark');
 await enter(dark);
+await stockTable(dark);
+stock.push(await taken(dark));
+await beside(stock, 'stock-wide', [1282, 800]);
 await openSpace(dark, 'Rack 1');
 await dark.getByRole('button', { name: /^Bin B3/ }).click();
 await shot(dark, 'space-wide-dark');

@@ -90,8 +90,9 @@ test('any action is found by its words, with the keyboard @wide', async ({ page,
   await page.keyboard.press('Enter');
   await expect(page.getByTestId('label-read')).toBeVisible();
   // Also from within a field.
-  await page.getByRole('navigation').getByRole('link', { name: 'Find' }).click();
-  await page.getByTestId('find').fill('rice');
+  await page.locator('body').press('/');
+  await expect(page.getByTestId('find')).toBeFocused();
+  await page.keyboard.type('rice');
   await page.keyboard.press('Control+k');
   await expect(page.getByRole('heading', { name: 'What is to be done?' })).toBeVisible();
   await page.keyboard.press('Escape');

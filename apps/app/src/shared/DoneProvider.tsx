@@ -1,4 +1,4 @@
-import type { Op } from '@ours/core';
+import type { Command, Op } from '@ours/core';
 import { createContext, useCallback, useContext, useEffect, useMemo, useRef, type ReactNode } from 'react';
 import { useToast } from '@/kit/feedback/Toasts';
 import { useRun } from './HouseholdProvider';
@@ -14,13 +14,19 @@ interface PageSteps {
   redo: (() => void) | null;
 }
 interface Done {
-  /** Something was done on this device. @returns forgets it, for whoever takes it back another way */
-  note: (step: DoneStep) => () => void;
+  /**
+   * Something is being done on this device; a change can be taken back from the moment it shows, before it is kept.
+   * @param step what takes it back; null: it could not be done
+   * @returns forgets it, for whoever takes it back another way
+   */
+  note: (step: Promise<DoneStep | null>) => () => void;
   undo: () => void;
   redo: () => void;
   /** A page with steps of its own says which come next; null when it goes. */
   onPage: (steps: PageSteps | null) => void;
 }
+/** What takes a command back, as a step. */
+export const stepOf = ({ ops, undoes }: Command): DoneStep => ({ ops, undoes: undoes ?? null });
 /** Steps that are remembered. */
 const MOST_STEPS = 100;
 
@@ -45,12 +51,12 @@ export function usePageSteps(steps: PageSteps): void {
 export function DoneProvider({ children }: { children: ReactNode }) {
   const run = useRun();
   const toast = useToast();
-  const past = useRef<DoneStep[]>([]);
-  const future = useRef<DoneStep[]>([]);
+  const past = useRef<Promise<DoneStep | null>[]>([]);
+  const future = useRef<Promise<DoneStep | null>[]>([]);
   const page = useRef<PageSteps | null>(null);
   const turn = useRef<Promise<unknown>>(Promise.resolve());
 
-  const note = useCallback((step: DoneStep) => {
+  const note = useCallback((step: Promise<DoneStep | null>) => {
     past.current = [...past.current.slice(1 - MOST_STEPS), step];
     future.current = [];
     return () => {
@@ -61,14 +67,15 @@ export function DoneProvider({ children }: { children: ReactNode }) {
     (from: typeof past, to: typeof past, words: { intent: string; done: string; nothing: string }): void => {
       // One after the other, however quickly the keys are pressed.
       turn.current = turn.current.then(async () => {
-        const step = from.current.pop();
+        let step: DoneStep | null = null;
+        while (step === null && from.current.length > 0) step = await from.current.pop()!;
         if (!step) {
           toast({ text: words.nothing });
           return;
         }
         const outcome = await run(words.intent, step.ops, step.undoes);
         if (outcome.ok) {
-          to.current.push({ ops: outcome.undo.ops, undoes: outcome.undo.undoes ?? null });
+          to.current.push(Promise.resolve(stepOf(outcome.undo)));
           toast({ text: words.done });
         } else toast({ text: refusalWords(outcome.refusal), problem: true });
       });

@@ -1,7 +1,7 @@
 import type { Op } from '@ours/core';
 import { useCallback } from 'react';
 import { useToast } from '@/kit/feedback/Toasts';
-import { useDone } from './DoneProvider';
+import { stepOf, useDone } from './DoneProvider';
 import { useRun } from './HouseholdProvider';
 import { refusalWords, type AnyRefusal } from './refusalWords';
 
@@ -21,13 +21,19 @@ export function useRunCommand(): Do {
   return useCallback(
     async (intent, ops, done, onDone) => {
       if (ops.length === 0) return null;
-      const outcome = await run(intent, ops);
+      const running = run(intent, ops);
+      const forget = note(
+        running.then(
+          (outcome) => (outcome.ok ? stepOf(outcome.undo) : null),
+          () => null,
+        ),
+      );
+      const outcome = await running;
       if (!outcome.ok) {
         toast({ text: refusalWords(outcome.refusal), problem: true });
         return outcome.refusal;
       }
       const { undo } = outcome;
-      const forget = note({ ops: undo.ops, undoes: undo.undoes ?? null });
       const takeBack = (): void => {
         forget();
         void run('undone', undo.ops, undo.undoes ?? null).then((taken) =>

@@ -1,7 +1,7 @@
 import type { Op } from '@ours/core';
 import { useCallback, useRef, useState } from 'react';
 import { useToast } from '@/kit/feedback/Toasts';
-import { useDone } from './DoneProvider';
+import { stepOf, useDone, type DoneStep } from './DoneProvider';
 import { useRun } from './HouseholdProvider';
 import { refusalWords } from './refusalWords';
 
@@ -34,7 +34,7 @@ export function useRunMany() {
       words: (done: number) => string,
     ): Promise<void> => {
       stopped.current = false;
-      const back: { ops: Op[]; undoes: string | null }[] = [];
+      const back: DoneStep[] = [];
       let at = 0;
       let problem: string | null = null;
       const tell = (): void => setUnderWay({ done: at, of: rows.length, stop: () => void (stopped.current = true) });
@@ -46,13 +46,17 @@ export function useRunMany() {
             problem = refusalWords(outcome.refusal);
             break;
           }
-          back.unshift({ ops: outcome.undo.ops, undoes: outcome.undo.undoes ?? null });
+          back.unshift(stepOf(outcome.undo));
         }
         at += taken;
         if (at < rows.length) tell();
       }
       setUnderWay(null);
+      // What took one command is taken back by the keys, too; what took several only as a whole.
+      const [only] = back;
+      const forget = back.length === 1 && only ? note(Promise.resolve(only)) : null;
       const takeBack = async (): Promise<void> => {
+        forget?.();
         for (const { ops, undoes } of back) {
           const outcome = await run('undone', ops, undoes);
           if (!outcome.ok) {
@@ -62,9 +66,6 @@ export function useRunMany() {
         }
         toast({ text: 'Taken back.' });
       };
-      // What took one command is taken back by the keys, too; what took several only as a whole.
-      const [only] = back;
-      if (back.length === 1 && only) note(only);
       const undo = back.length > 0 ? { undo: () => void takeBack() } : {};
       if (problem !== null) {
         toast({ text: at === 0 ? problem : `Only ${words(at)} ${problem}`, problem: true, ...undo });

@@ -18,6 +18,18 @@ const OPEN_EVENT = 'nook-actions';
 const isWriting = (target: EventTarget | null): boolean =>
   target instanceof HTMLElement && (/^(INPUT|TEXTAREA|SELECT)$/.test(target.tagName) || target.isContentEditable);
 
+/** Opens Find, and puts the cursor into its field once that is there. */
+function goFind(navigate: () => void): void {
+  navigate();
+  let tries = 20;
+  const focus = (): void => {
+    const field = document.querySelector<HTMLElement>('[data-testid="find"]');
+    if (field) field.focus();
+    else if (tries-- > 0) setTimeout(focus, 50);
+  };
+  focus();
+}
+
 /** Keys that work on every page, the field that knows every action by its words, and the list of all keys. */
 export function KeysAnywhere() {
   const router = useRouter();
@@ -42,7 +54,7 @@ export function KeysAnywhere() {
       if (isWriting(event.target)) return;
       if (command && key === 'z' && !event.shiftKey) now.current.undo();
       else if (command && ((key === 'z' && event.shiftKey) || key === 'y')) now.current.redo();
-      else if (!command && key === '/') alone(() => now.current.router.navigate('/'));
+      else if (!command && key === '/') alone(() => goFind(() => now.current.router.navigate('/')));
       else if (!command && key === '?') alone(() => setShown('keys'));
       else return;
       event.preventDefault();

@@ -122,7 +122,12 @@ export function StockTableScreen() {
     edit: (id) => edit(id, choice.column),
     open: (id) => router.push(`/item/${byId.get(id)?.item.id ?? id}`),
     move: () => chosen.length > 0 && setMoving(true),
-    list: () => chosen.length > 0 && bulk.list(chosen),
+    list: () => {
+      if (chosen.length === 0) return;
+      if (outlook === null)
+        toast({ text: 'It is still being worked out how long things last; try again in a moment.' });
+      else bulk.list(chosen);
+    },
     copy,
     filter: () => filter.current?.focus(),
     leave: () => (editing ? cancel() : choice.clear()),
