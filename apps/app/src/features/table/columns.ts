@@ -34,7 +34,7 @@ export const COLUMN_WORDS: Readonly<Record<ViewColumn, string>> = {
 export const AT_RIGHT: ReadonlySet<ViewColumn> = new Set(['level', 'mark', 'worth']);
 
 export const shownColumns = (hidden: readonly ViewColumn[]): ViewColumn[] =>
-  VIEW_COLUMNS.filter((column) => !hidden.includes(column));
+  VIEW_COLUMNS.filter((column) => column === 'what' || !hidden.includes(column));
 
 /** The least width at which all columns can be read. */
 export const leastWidth = (columns: readonly ViewColumn[]): number =>

@@ -1,4 +1,5 @@
 import { entriesOf, isShown, levelOf, rowsInView, USUAL_VIEW, type TableView } from './tableView';
+import { shownColumns } from './columns';
 import { worthOf, type StockRow } from './stockRows';
 import { worthWords } from './words';
 
@@ -93,6 +94,13 @@ describe('groups', () => {
   });
   it('none: rows alone', () => expect(entriesOf([row({})], 'none')).toMatchObject([{ kind: 'row', id: 'Rice' }]));
 });
+
+it('the name is shown whatever a view hides', () =>
+  expect(shownColumns(['what', 'category', 'level', 'counted', 'mark', 'worth', 'lasts', 'until'])).toEqual([
+    'what',
+    'amount',
+    'where',
+  ]));
 
 describe('figures', () => {
   it('what rows are worth, where prices are known', () => {

@@ -29,7 +29,8 @@ export function SentenceWord<T extends string | null>({
   onChange: (value: T) => void;
 }) {
   const [open, setOpen] = useState(false);
-  const words = choices.find((choice) => choice.value === value)?.label ?? '…';
+  // A view may be kept longer than what it names.
+  const words = choices.find((choice) => choice.value === value)?.label ?? 'one that is gone';
   return (
     <>
       <XStack alignItems="center">
