@@ -54,7 +54,7 @@ export function ActionsDialog({ onPick, onClose }: { onPick: (action: Action) =>
         onKeyPress={key as never}
         onSubmitEditing={() => shown[at] && onPick(shown[at])}
       />
-      <YStack role="list" aria-label="Actions">
+      <YStack role="group" aria-label="Actions">
         {shown.map((action, index) => (
           <ListRow
             key={action.id}
