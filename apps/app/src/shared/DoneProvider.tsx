@@ -1,34 +1,19 @@
-import type { Command, Op } from '@ours/core';
-import { createContext, useCallback, useContext, useEffect, useMemo, useRef, type ReactNode } from 'react';
+import { createContext, useContext, useEffect, useMemo, useRef, type ReactNode } from 'react';
 import { useToast } from '@/kit/feedback/Toasts';
-import { useRun } from './HouseholdProvider';
-import { refusalWords } from './refusalWords';
+import { useStepStack, type ComingStep } from './useStepStack';
 
-/** What takes something back, or does it again. */
-export interface DoneStep {
-  ops: Op[];
-  undoes: string | null;
-}
 interface PageSteps {
   undo: (() => void) | null;
   redo: (() => void) | null;
 }
 interface Done {
-  /**
-   * Something is being done on this device; a change can be taken back from the moment it shows, before it is kept.
-   * @param step what takes it back; null: it could not be done
-   * @returns forgets it, for whoever takes it back another way
-   */
-  note: (step: Promise<DoneStep | null>) => () => void;
+  /** Something is being done on this device. @returns forgets it, for whoever takes it back another way */
+  note: (step: ComingStep) => () => void;
   undo: () => void;
   redo: () => void;
   /** A page with steps of its own says which come next; null when it goes. */
   onPage: (steps: PageSteps | null) => void;
 }
-/** What takes a command back, as a step. */
-export const stepOf = ({ ops, undoes }: Command): DoneStep => ({ ops, undoes: undoes ?? null });
-/** Steps that are remembered. */
-const MOST_STEPS = 100;
 
 const DoneContext = createContext<Done>({
   note: () => () => undefined,
@@ -47,57 +32,31 @@ export function usePageSteps(steps: PageSteps): void {
   useEffect(() => () => onPage(null), [onPage]);
 }
 
-/** Remembers what was done on this device in this sitting, so that it can be taken back and done again one by one. */
-export function DoneProvider({ children }: { children: ReactNode }) {
-  const run = useRun();
-  const toast = useToast();
-  const past = useRef<Promise<DoneStep | null>[]>([]);
-  const future = useRef<Promise<DoneStep | null>[]>([]);
-  const page = useRef<PageSteps | null>(null);
-  const turn = useRef<Promise<unknown>>(Promise.resolve());
+const WORDS = {
+  undo: { done: 'Taken back.', nothing: 'Nothing to take back.' },
+  redo: { done: 'Done again.', nothing: 'Nothing to do again.' },
+} as const;
 
-  const note = useCallback((step: Promise<DoneStep | null>) => {
-    past.current = [...past.current.slice(1 - MOST_STEPS), step];
-    future.current = [];
-    return () => {
-      past.current = past.current.filter((one) => one !== step);
+/** Remembers what was done on this device in this sitting, so that the keys take it back and do it again one by one. */
+export function DoneProvider({ children }: { children: ReactNode }) {
+  const toast = useToast();
+  const { note, undo, redo } = useStepStack();
+  const page = useRef<PageSteps | null>(null);
+  const value = useMemo((): Done => {
+    const step = (way: 'undo' | 'redo') => (): void => {
+      const onPage = page.current?.[way];
+      if (onPage) return onPage();
+      // What is refused has been said already.
+      void (way === 'undo' ? undo : redo)().then((end) => end !== 'refused' && toast({ text: WORDS[way][end] }));
     };
-  }, []);
-  const go = useCallback(
-    (from: typeof past, to: typeof past, words: { intent: string; done: string; nothing: string }): void => {
-      // One after the other, however quickly the keys are pressed.
-      turn.current = turn.current.then(async () => {
-        let step: DoneStep | null = null;
-        while (step === null && from.current.length > 0) step = await from.current.pop()!;
-        if (!step) {
-          toast({ text: words.nothing });
-          return;
-        }
-        const outcome = await run(words.intent, step.ops, step.undoes);
-        if (outcome.ok) {
-          to.current.push(Promise.resolve(stepOf(outcome.undo)));
-          toast({ text: words.done });
-        } else toast({ text: refusalWords(outcome.refusal), problem: true });
-      });
-    },
-    [run, toast],
-  );
-  const value = useMemo(
-    (): Done => ({
+    return {
       note,
-      undo: () => {
-        if (page.current?.undo) page.current.undo();
-        else go(past, future, { intent: 'undone', done: 'Taken back.', nothing: 'Nothing to take back.' });
-      },
-      redo: () => {
-        if (page.current?.redo) page.current.redo();
-        else go(future, past, { intent: 'redone', done: 'Done again.', nothing: 'Nothing to do again.' });
-      },
+      undo: step('undo'),
+      redo: step('redo'),
       onPage: (steps) => {
         page.current = steps;
       },
-    }),
-    [go, note],
-  );
+    };
+  }, [note, redo, toast, undo]);
   return <DoneContext.Provider value={value}>{children}</DoneContext.Provider>;
 }

@@ -1,9 +1,10 @@
 import type { Op } from '@ours/core';
 import { useCallback } from 'react';
 import { useToast } from '@/kit/feedback/Toasts';
-import { stepOf, useDone } from './DoneProvider';
+import { useDone } from './DoneProvider';
 import { useRun } from './HouseholdProvider';
 import { refusalWords, type AnyRefusal } from './refusalWords';
+import { comingStep } from './useStepStack';
 
 export type Do = (
   intent: string,
@@ -22,12 +23,7 @@ export function useRunCommand(): Do {
     async (intent, ops, done, onDone) => {
       if (ops.length === 0) return null;
       const running = run(intent, ops);
-      const forget = note(
-        running.then(
-          (outcome) => (outcome.ok ? stepOf(outcome.undo) : null),
-          () => null,
-        ),
-      );
+      const forget = note(comingStep(running));
       const outcome = await running;
       if (!outcome.ok) {
         toast({ text: refusalWords(outcome.refusal), problem: true });

@@ -1,9 +1,10 @@
 import type { Op } from '@ours/core';
 import { useCallback, useRef, useState } from 'react';
 import { useToast } from '@/kit/feedback/Toasts';
-import { stepOf, useDone, type DoneStep } from './DoneProvider';
+import { useDone } from './DoneProvider';
 import { useRun } from './HouseholdProvider';
 import { refusalWords } from './refusalWords';
+import { stepOf, type DoneStep } from './useStepStack';
 
 /** One command takes up to 500 operations. */
 const OPS_AT_ONCE = 480;
@@ -68,7 +69,11 @@ export function useRunMany() {
       };
       const undo = back.length > 0 ? { undo: () => void takeBack() } : {};
       if (problem !== null) {
-        toast({ text: at === 0 ? problem : `Only ${words(at)} ${problem}`, problem: true, ...undo });
+        toast({
+          text: at === 0 ? problem : `${words(at)} Then it went no further: ${problem}`,
+          problem: true,
+          ...undo,
+        });
       } else if (at < rows.length) {
         toast({ text: `Stopped. ${words(at)}`, ...undo });
       } else if (back.length > 0) toast({ text: words(at), ...undo });

@@ -21,6 +21,8 @@ it.each([
 it('all words have to be there; nothing asked offers the first', () => {
   expect(found('labels zither')).toEqual([]);
   expect(found('')).toHaveLength(5);
+  // Enter in the empty field changes nothing.
+  expect(findActions(actions, '', 1)[0]!.does.kind).toBe('open');
 });
 
 it('each has an id of its own, and leads to a page that there is', () => {

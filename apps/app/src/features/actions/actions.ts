@@ -22,9 +22,6 @@ const open = (title: string, path: string, also = '', detail = 'opens'): Action 
 
 /** What can be done in every home. */
 const EVERYWHERE: readonly Action[] = [
-  { id: 'undo', title: 'Take back the last change', detail: 'Ctrl Z', does: { kind: 'undo' }, also: 'undo' },
-  { id: 'redo', title: 'Do it again', detail: 'Ctrl Shift Z', does: { kind: 'redo' }, also: 'redo' },
-  { id: 'keys', title: 'All keys', detail: '?', does: { kind: 'keys' }, also: 'keyboard shortcuts help' },
   open('Find a thing or a place', '/', 'search where is'),
   open('Record what is in a bin', '/record', 'put in take count line'),
   open('Nooks: rooms and spaces', '/nooks', 'places shelves cupboards'),
@@ -56,6 +53,10 @@ const EVERYWHERE: readonly Action[] = [
   open('People and the home', '/household', 'members invite units currency theme settings'),
   open('History', '/history', 'who did what changes'),
   open('Waiting to be sent', '/waiting', 'offline queue refused'),
+  // Not the first: Enter in the empty field changes nothing.
+  { id: 'undo', title: 'Take back the last change', detail: 'Ctrl Z', does: { kind: 'undo' }, also: 'undo' },
+  { id: 'redo', title: 'Do it again', detail: 'Ctrl Shift Z', does: { kind: 'redo' }, also: 'redo' },
+  { id: 'keys', title: 'All keys', detail: '?', does: { kind: 'keys' }, also: 'keyboard shortcuts help' },
 ];
 
 /** What can be done with a space. */

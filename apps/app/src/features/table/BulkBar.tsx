@@ -8,7 +8,7 @@ import { Button } from '@/kit/press/Button';
 import { counted } from '@/kit/text/counted';
 import { useHome } from '@/shared/useHome';
 import { NookPicker } from '@/shared/NookPicker';
-import { ChangeDialog } from './ChangeDialog';
+import { CategoryDialog } from './CategoryDialog';
 import { worthOf, type StockRow } from './stockRows';
 import type { useBulk } from './useBulk';
 import { TABLE_KEYS, worthWords } from './words';
@@ -113,12 +113,12 @@ export function BulkBar({
         </Dialog>
       ) : null}
       {dialog === 'category' ? (
-        <ChangeDialog
+        <CategoryDialog
           many={many}
           onClose={() => setDialog(null)}
           onPick={(category) => {
             setDialog(null);
-            bulk.change(chosen, { category }, category === '' ? 'No category' : category);
+            bulk.categorise(chosen, category);
             onClear();
           }}
         />

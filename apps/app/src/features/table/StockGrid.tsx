@@ -5,14 +5,13 @@ import { XStack, YStack } from 'tamagui';
 import { xOf } from '@/kit/chart/Ruler';
 import { useScroller } from '@/kit/layout/Screen';
 import { pressable } from '@/kit/press/pressable';
-import { counted } from '@/kit/text/counted';
 import { Small, Strong, Text } from '@/kit/text/Text';
 import { useHome } from '@/shared/useHome';
 import type { RulerPlan } from '@/features/restock';
 import { AT_RIGHT, COLUMN_WORDS, leastWidth, ROW_HEIGHT, WIDTHS } from './columns';
-import { StockLine, type Typed } from './StockLine';
+import { StockLine, type RowDeeds, type Typed } from './StockLine';
 import type { TableEntry, TableView } from './tableView';
-import { worthWords } from './words';
+import { groupWords } from './words';
 
 const HEAD_HEIGHT = 46;
 /** Rows that are drawn beyond those in sight. */
@@ -30,15 +29,9 @@ export function StockGrid({
   active,
   column,
   typed,
+  deeds,
   onSort,
   onKey,
-  onActive,
-  onSelect,
-  onEdit,
-  onType,
-  onSave,
-  onLeave,
-  onCancel,
 }: {
   /** For whoever gives it the focus. */
   grid: RefObject<HTMLDivElement | null>;
@@ -50,15 +43,9 @@ export function StockGrid({
   active: string | null;
   column: ViewColumn;
   typed: Typed | null;
+  deeds: RowDeeds;
   onSort: (column: ViewColumn) => void;
   onKey: (event: KeyboardEvent) => void;
-  onActive: (id: string, column: ViewColumn | null, extend: boolean) => void;
-  onSelect: (id: string, extend: boolean) => void;
-  onEdit: (id: string, column: ViewColumn) => void;
-  onType: (text: string) => void;
-  onSave: () => void;
-  onLeave: () => void;
-  onCancel: () => void;
 }) {
   const { currency } = useHome();
   const scroller = useScroller();
@@ -130,13 +117,7 @@ export function StockGrid({
                   selected={selected.has(entry.id)}
                   active={active === entry.id ? column : null}
                   typed={active === entry.id ? typed : null}
-                  onActive={onActive}
-                  onSelect={onSelect}
-                  onEdit={onEdit}
-                  onType={onType}
-                  onSave={onSave}
-                  onLeave={onLeave}
-                  onCancel={onCancel}
+                  deeds={deeds}
                 />
               )}
             </div>
@@ -149,7 +130,7 @@ export function StockGrid({
 }
 
 function GroupLine({
-  entry: { name, rows, worth },
+  entry,
   currency,
   at,
 }: {
@@ -170,8 +151,8 @@ function GroupLine({
         borderBottomWidth={2}
         borderColor="$color"
       >
-        <Strong>{name}</Strong>
-        <Small>{`${counted(rows, { one: '# row', other: '# rows' })}, ${worthWords(worth, currency)}`}</Small>
+        <Strong>{entry.name}</Strong>
+        <Small>{groupWords(entry, currency)}</Small>
       </XStack>
     </div>
   );

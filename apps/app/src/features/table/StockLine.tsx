@@ -1,17 +1,9 @@
 import { daysBetween, dueState, isSafety, type ViewColumn } from '@ours/core';
 import { memo, type CSSProperties } from 'react';
 import { xOf } from '@/kit/chart/Ruler';
+import { Runway } from '@/kit/chart/Runway';
 import { CellField } from '@/kit/form/CellField';
-import {
-  PlainCell,
-  PlainCheck,
-  PlainMark,
-  PlainMono,
-  PlainPlate,
-  PlainRunway,
-  PlainSmall,
-  PlainStrong,
-} from '@/kit/table/plain';
+import { PlainCell, PlainCheck, PlainMark, PlainMono, PlainPlate, PlainSmall, PlainStrong } from '@/kit/table/plain';
 import { dayWords } from '@/kit/text/dayWords';
 import type { Palette } from '@/kit/theme/palette';
 import { usePalette } from '@/kit/theme/usePalette';
@@ -30,6 +22,20 @@ export interface Typed {
   bad: boolean;
 }
 
+/** What is done in the rows; the same object from one drawing to the next, so that rows are not drawn in vain. */
+export interface RowDeeds {
+  /** One looks at a cell; at the row alone where the column is null. `extend`: all rows up to it are chosen. */
+  look: (id: string, column: ViewColumn | null, extend: boolean) => void;
+  select: (id: string) => void;
+  edit: (id: string, column: ViewColumn) => void;
+  type: (text: string) => void;
+  save: () => void;
+  /** The field lost the focus. */
+  blur: () => void;
+  /** What is typed is not meant. */
+  cancel: () => void;
+}
+
 /** One row of the table. */
 export const StockLine = memo(function StockLine({
   row,
@@ -40,13 +46,7 @@ export const StockLine = memo(function StockLine({
   selected,
   active,
   typed,
-  onActive,
-  onSelect,
-  onEdit,
-  onType,
-  onSave,
-  onLeave,
-  onCancel,
+  deeds,
 }: {
   row: StockRow;
   /** Its number in the table, from 1. */
@@ -59,13 +59,7 @@ export const StockLine = memo(function StockLine({
   active: ViewColumn | null;
   /** Null: nothing is typed in this row. */
   typed: Typed | null;
-  onActive: (id: string, column: ViewColumn | null, extend: boolean) => void;
-  onSelect: (id: string, extend: boolean) => void;
-  onEdit: (id: string, column: ViewColumn) => void;
-  onType: (text: string) => void;
-  onSave: () => void;
-  onLeave: () => void;
-  onCancel: () => void;
+  deeds: RowDeeds;
 }) {
   const { id, item, there } = row;
   const palette = usePalette();
@@ -75,7 +69,7 @@ export const StockLine = memo(function StockLine({
       aria-selected={selected}
       aria-rowindex={at + 1}
       id={`row-${id}`}
-      onClick={(event) => onActive(id, null, event.shiftKey)}
+      onClick={(event) => deeds.look(id, null, event.shiftKey)}
       style={{
         display: 'flex',
         boxSizing: 'border-box',
@@ -90,7 +84,7 @@ export const StockLine = memo(function StockLine({
           label={`Select ${item.name}`}
           ticked={selected}
           palette={palette}
-          onPress={(extend) => onSelect(id, extend)}
+          onPress={() => deeds.select(id)}
         />
       </PlainCell>
       {columns.map((column) => (
@@ -102,8 +96,8 @@ export const StockLine = memo(function StockLine({
           at={AT_RIGHT.has(column) ? 'right' : 'left'}
           outline={active === column ? palette.green : undefined}
           background={column === 'lasts' ? dayLines(plan, palette) : undefined}
-          onPress={(extend) => onActive(id, column, extend)}
-          onTwice={() => onEdit(id, column)}
+          onPress={(extend) => deeds.look(id, column, extend)}
+          onTwice={() => deeds.edit(id, column)}
         >
           {typed?.column === column ? (
             <CellField
@@ -112,10 +106,10 @@ export const StockLine = memo(function StockLine({
               value={typed.text}
               bad={typed.bad}
               placeholder={column === 'amount' ? `was ${amountWords(there, item.unit).split(' ')[0]}` : ''}
-              onChange={onType}
-              onSave={onSave}
-              onLeave={onLeave}
-              onCancel={onCancel}
+              onChange={deeds.type}
+              onSave={deeds.save}
+              onLeave={deeds.blur}
+              onCancel={deeds.cancel}
             />
           ) : (
             <Content row={row} column={column} plan={plan} currency={currency} palette={palette} />
@@ -191,7 +185,7 @@ function Content({
       return <PlainMark kind={kind} label={words} safety={isSafety(due)} palette={palette} />;
     }
     case 'lasts':
-      return <LastsCell row={row} plan={plan} palette={palette} />;
+      return <LastsCell row={row} plan={plan} />;
     case 'counted':
       return <PlainSmall color={second}>{countedOn === null ? '–' : dayWords(countedOn, plan.today)}</PlainSmall>;
     case 'mark':
@@ -205,10 +199,13 @@ function Content({
   }
 }
 
-function LastsCell({ row: { entry, due }, plan, palette }: { row: StockRow; plan: RulerPlan; palette: Palette }) {
+function LastsCell({ row: { entry, due }, plan }: { row: StockRow; plan: RulerPlan }) {
   const end = due === null ? null : daysBetween(plan.today, due.on);
   const pin = end !== null && end >= 0 && end <= plan.ruler.days ? end : null;
   const bar = barOf(entry, plan);
-  if (bar === null && pin === null) return null;
-  return <PlainRunway ruler={plan.ruler} bar={bar} pin={pin} palette={palette} />;
+  // The lines of the days are the cell's background.
+  return bar === null && pin === null ? null : (
+    <Runway ruler={plan.ruler} ticks={NO_TICKS} height={CELL} bar={bar} middle pin={pin} />
+  );
 }
+const NO_TICKS: readonly number[] = [];

@@ -2,10 +2,10 @@ import { daysBetween, type ViewColumn } from '@ours/core';
 import { useRouter } from 'expo-router';
 import { useCallback, useMemo, useRef, useState } from 'react';
 import type { TextInput } from 'react-native';
-import { useMedia, YStack } from 'tamagui';
+import { useMedia, XStack, YStack } from 'tamagui';
 import { Field } from '@/kit/form/Field';
 import { useToast } from '@/kit/feedback/Toasts';
-import { ListRow } from '@/kit/layout/ListRow';
+import { ListHeading, ListRow } from '@/kit/layout/ListRow';
 import { LongList } from '@/kit/layout/LongList';
 import { Screen } from '@/kit/layout/Screen';
 import { Button } from '@/kit/press/Button';
@@ -21,6 +21,7 @@ import { shownColumns, tableRuler } from './columns';
 import { ColumnsDialog } from './ColumnsDialog';
 import { copyTable } from './copyTable';
 import { StockGrid } from './StockGrid';
+import type { RowDeeds } from './StockLine';
 import { StockSide } from './StockSide';
 import { StockRows, worthOf, type StockRow } from './stockRows';
 import { TableSentence } from './TableSentence';
@@ -30,7 +31,7 @@ import { useCellEditing } from './useCellEditing';
 import { useRowChoice } from './useRowChoice';
 import { useTableKeys } from './useTableKeys';
 import { ViewsDialog } from './ViewsDialog';
-import { worthWords } from './words';
+import { groupWords, worthWords } from './words';
 
 /** All there is as a table that sorts, filters, groups, is written in and acted on; on a phone as a list. */
 export function StockTableScreen() {
@@ -109,6 +110,12 @@ export function StockTableScreen() {
     stopTyping();
     grid.current?.focus();
   }, [stopTyping]);
+  const { go: look, select } = choice;
+  const { type, save, blur } = cells;
+  const deeds = useMemo(
+    (): RowDeeds => ({ look, select, edit, type, save, blur, cancel }),
+    [look, select, edit, type, save, blur, cancel],
+  );
   const [moving, setMoving] = useState(false);
   const keys = useTableKeys({
     ids,
@@ -158,26 +165,26 @@ export function StockTableScreen() {
 
   if (!wide)
     return (
-      <Screen
-        title="Stock"
-        sub={sub}
-        back="/restock"
-        right={<Button label="Views …" onPress={() => setDialog('views')} />}
-      >
+      <Screen title="Stock" sub={sub} back="/restock">
         {sentence}
-        <YStack paddingHorizontal={16} paddingBottom={10}>
-          {words}
-        </YStack>
+        <XStack paddingHorizontal={16} paddingBottom={10} gap={8}>
+          <YStack flex={1}>{words}</YStack>
+          <Button label="Views …" onPress={() => setDialog('views')} />
+        </XStack>
         <LongList
-          entries={rows}
+          entries={entries}
           keyOf={({ id }) => id}
-          draw={({ item, lots }) => (
-            <ListRow
-              title={item.name}
-              detail={onHandWords(lots, item)}
-              onPress={() => router.push(`/item/${item.id}`)}
-            />
-          )}
+          draw={(entry) =>
+            entry.kind === 'group' ? (
+              <ListHeading title={entry.name} remark={groupWords(entry, currency)} />
+            ) : (
+              <ListRow
+                title={entry.row.item.name}
+                detail={onHandWords(entry.row.lots, entry.row.item)}
+                onPress={() => router.push(`/item/${entry.row.item.id}`)}
+              />
+            )
+          }
         />
         {rows.length === 0 ? <Text padding={16}>Nothing of this is here.</Text> : null}
         {dialogs}
@@ -227,15 +234,9 @@ export function StockTableScreen() {
         active={active}
         column={choice.column}
         typed={editing && editing.id === active ? editing : null}
+        deeds={deeds}
         onSort={sort}
         onKey={keys}
-        onActive={choice.go}
-        onSelect={choice.select}
-        onEdit={edit}
-        onType={cells.type}
-        onSave={cells.save}
-        onLeave={cells.blur}
-        onCancel={cancel}
       />
       {dialogs}
     </Screen>

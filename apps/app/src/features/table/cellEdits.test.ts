@@ -67,7 +67,7 @@ describe('what cannot be read gets a sentence, and changes nothing', () => {
     ['amount', 'many', '“many” is no amount; write for example 3, 1 1/2 or 2 x 400 g.'],
     ['amount', '1 250', '“1 250” can be read in more than one way; write the number alone, in pieces.'],
     ['what', '', 'A thing needs a name.'],
-    ['what', 'x'.repeat(121), 'That are 121 letters; a name has at most 120.'],
+    ['what', 'x'.repeat(121), 'That is 121 letters; a name has at most 120.'],
     ['what', 'RICE', 'Another thing is called “Rice”: two of one name cannot be told apart.'],
     ['until', 'soon', '“soon” is no date; write for example 3/27, 12 mar, 2027-03-01 or in 3 days.'],
     ['where', 'attic', 'No place has the code or the name “attic”.'],

@@ -95,8 +95,7 @@ const itemChange = ({ item }: StockRow, fields: object, words: string): CellRead
 function readName(row: StockRow, name: string, { state }: CellEnv): CellReading {
   if (name === row.item.name) return nothing;
   if (name === '') return problem('A thing needs a name.');
-  if (name.length > LONGEST.what)
-    return problem(`That are ${name.length} letters; a name has at most ${LONGEST.what}.`);
+  if (name.length > LONGEST.what) return problem(`That is ${name.length} letters; a name has at most ${LONGEST.what}.`);
   const key = foldText(name);
   const twin = state.all('item').find(({ id, name: other }) => id !== row.item.id && foldText(other) === key);
   if (twin) return problem(`Another thing is called “${twin.name}”: two of one name cannot be told apart.`);
@@ -106,7 +105,7 @@ function readName(row: StockRow, name: string, { state }: CellEnv): CellReading 
 function readCategory(row: StockRow, category: string): CellReading {
   if (category === row.item.category) return nothing;
   if (category.length > LONGEST.category)
-    return problem(`That are ${category.length} letters; a category has at most ${LONGEST.category}.`);
+    return problem(`That is ${category.length} letters; a category has at most ${LONGEST.category}.`);
   return itemChange(row, { category }, `${row.item.name}: ${category || 'no category'}.`);
 }
 

@@ -143,3 +143,56 @@ it('several are counted one after the other', async () => {
     expect((await queued()).map(({ intent }) => intent)).toEqual(['stock_counted', 'stock_counted']),
   );
 });
+
+it('one category for all that are chosen, which is taken back as one; given away only what is there', async () => {
+  await openWith(<StockTableScreen />, rows());
+  await screen.findByText('2 of 2, worth €42.00');
+  await key('a', { ctrlKey: true });
+  await press('Category …');
+  await write(screen.getByLabelText('Category'), 'light');
+  await press('Save');
+  await screen.findByText('light: 2 things.');
+  expect((await queued())[0]).toMatchObject({
+    intent: 'item_changed',
+    ops: [{ fields: { category: 'light' } }, { fields: { category: 'light' } }],
+  });
+  await press('Undo');
+  await waitFor(async () => expect((await queued())[1]).toMatchObject({ intent: 'undone' }));
+  await key('a', { ctrlKey: true });
+  await press('Given away');
+  await screen.findByText('Given away: all of 2 rows.');
+  expect((await queued())[2]!.ops).toMatchObject([
+    { event: { kind: 'discarded', reason: 'given_away', quantityThousandths: 24_000, lotId: ID.lot } },
+  ]);
+});
+
+it('is copied as text with tabs and as a table; a name that looks like a formula or markup stays a name', async () => {
+  const written: Record<string, Blob>[] = [];
+  globalThis.ClipboardItem = class {
+    constructor(readonly of: Record<string, Blob>) {}
+  } as never;
+  Object.assign(navigator, {
+    clipboard: { write: (items: { of: Record<string, Blob> }[]) => Promise.resolve(void written.push(items[0]!.of)) },
+  });
+  const named = rows().map((tagged) =>
+    tagged.entity === 'item' && tagged.row.id === other
+      ? { ...tagged, row: { ...tagged.row, name: '=1+1 <b>' } }
+      : tagged,
+  );
+  await openWith(<StockTableScreen />, named as never);
+  await screen.findByText('2 of 2, worth €42.00');
+  await key('ArrowDown');
+  await key(' ');
+  await key('c', { ctrlKey: true });
+  await screen.findByText('Copied: 1 row.');
+  const read = (type: string): Promise<string> =>
+    new Promise((done) => {
+      const reader = new FileReader();
+      reader.onload = () => done(reader.result as string);
+      reader.readAsText(written[0]![type]!);
+    });
+  expect(await read('text/plain')).toBe(
+    'What\tHow many\tWhere\tUntil\tLasts to\tMark\tWorth\r\n"\'=1+1 <b>"\t0 piece\t\t\t\t\t',
+  );
+  expect(await read('text/html')).toContain('<td>=1+1 &lt;b&gt;</td>');
+});

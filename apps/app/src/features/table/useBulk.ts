@@ -1,13 +1,4 @@
-import {
-  linesOfTrip,
-  opsForDiscarding,
-  opsForListing,
-  opsForMoving,
-  opsForWanting,
-  type ItemFields,
-  type ItemRow,
-  type Op,
-} from '@ours/core';
+import { linesOfTrip, opsForDiscarding, opsForListing, opsForMoving, opsForWanting, type Op } from '@ours/core';
 import { counted } from '@/kit/text/counted';
 import { useHouseholdContext } from '@/shared/HouseholdProvider';
 import { opContext } from '@/shared/opContext';
@@ -61,22 +52,18 @@ export function useBulk(outlook: Outlook | null) {
         ),
         (done) => `Given away: all of ${many(done)}.`,
       ),
-    /** The same fields for all things of these rows. */
-    change: (rows: readonly StockRow[], fields: Partial<ItemFields>, words: string): void =>
+    categorise: (rows: readonly StockRow[], category: string): void =>
       void runMany(
         'item_changed',
         thingsOf(rows).map(
           ({ item }) =>
-            () =>
-              isSo(item, fields) ? [] : [{ op: 'change', entity: 'item', id: item.id, fields }],
+            (): Op[] =>
+              item.category === category ? [] : [{ op: 'change', entity: 'item', id: item.id, fields: { category } }],
         ),
-        (done) => `${words}: ${counted(done, { one: '# thing', other: '# things' })}.`,
+        (done) => `${category || 'No category'}: ${counted(done, { one: '# thing', other: '# things' })}.`,
       ),
   };
 }
-
-const isSo = (item: ItemRow, fields: Partial<ItemFields>): boolean =>
-  Object.entries(fields).every(([key, value]) => (item as unknown as Record<string, unknown>)[key] === value);
 
 /** Each thing once, though several of its lots are chosen. */
 function thingsOf(rows: readonly StockRow[]): StockRow[] {

@@ -1,4 +1,4 @@
-import { useCallback, useRef, useState } from 'react';
+import { useCallback, useLayoutEffect, useRef, useState } from 'react';
 import type { ViewColumn } from '@ours/core';
 import { useToast } from '@/kit/feedback/Toasts';
 import { useHousehold, useHouseholdContext } from '@/shared/HouseholdProvider';
@@ -23,7 +23,9 @@ export function useCellEditing(rowOf: (id: string) => StockRow | undefined, onSa
   const order = useHousehold(({ state }) => state.get('household', me.householdId)?.dateOrder ?? null);
   const [editing, setEditing] = useState<Editing | null>(null);
   const now = useRef({ editing, rowOf, onSaved });
-  now.current = { editing, rowOf, onSaved };
+  useLayoutEffect(() => {
+    now.current = { editing, rowOf, onSaved };
+  });
 
   const begin = useCallback(
     (id: string, column: ViewColumn): void => {

@@ -1,4 +1,4 @@
-import { useCallback, useRef, useState } from 'react';
+import { useCallback, useLayoutEffect, useRef, useState } from 'react';
 import type { ViewColumn } from '@ours/core';
 
 /** Which rows are chosen, and at which cell one looks. */
@@ -9,7 +9,9 @@ export function useRowChoice(ids: readonly string[], columns: readonly ViewColum
   /** Where a run of rows began. */
   const anchor = useRef<string | null>(null);
   const known = useRef(ids);
-  known.current = ids;
+  useLayoutEffect(() => {
+    known.current = ids;
+  });
 
   const select = useCallback((id: string): void => {
     anchor.current = id;

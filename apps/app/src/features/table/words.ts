@@ -1,5 +1,6 @@
 import { VIEW_COUNTED, VIEW_GROUPS, VIEW_ROWS, VIEW_SHOWN, type CivilDate, type KeptViewFields } from '@ours/core';
-import type { WordChoice } from '@/kit/form/SentenceWord';
+import { choicesOf, type Choice } from '@/kit/form/Choices';
+import { counted } from '@/kit/text/counted';
 import { dayWords } from '@/kit/text/dayWords';
 import { costWords } from '@/features/restock/words';
 import type { Worth } from './stockRows';
@@ -11,25 +12,26 @@ export function worthWords({ minor, unpriced }: Worth, currency: string): string
   return unpriced === 0 ? sum : `${sum} (${unpriced.toLocaleString('en')} without a price)`;
 }
 
-const choices = <T extends string>(values: readonly T[], words: Readonly<Record<T, string>>): WordChoice<T>[] =>
-  values.map((value) => ({ value, label: words[value] }));
+/** `44 rows, worth €130.61`: what a group holds. */
+export const groupWords = ({ rows, worth }: { rows: number; worth: Worth }, currency: string): string =>
+  `${counted(rows, { one: '# row', other: '# rows' })}, ${worthWords(worth, currency)}`;
 
-export const shownChoices = (nextTrip: CivilDate | null, today: CivilDate): WordChoice<KeptViewFields['shown']>[] =>
-  choices(VIEW_SHOWN, {
+export const shownChoices = (nextTrip: CivilDate | null, today: CivilDate): Choice<KeptViewFields['shown']>[] =>
+  choicesOf(VIEW_SHOWN, {
     all: 'everything',
     runs_out: nextTrip === null ? 'what may run out' : `what may run out before ${dayWords(nextTrip, today)}`,
     ends: 'what ends in two weeks',
     low: 'what is at its mark',
     none: 'what is gone',
   });
-export const COUNTED_CHOICES = choices<KeptViewFields['counted']>(VIEW_COUNTED, {
+export const COUNTED_CHOICES = choicesOf<KeptViewFields['counted']>(VIEW_COUNTED, {
   whenever: 'whenever it was counted',
   this_week: 'counted in the last seven days',
   not_month: 'not counted for 30 days',
   not_year: 'not counted for a year',
 });
-export const ROWS_CHOICES = choices<KeptViewFields['rows']>(VIEW_ROWS, { thing: 'thing', lot: 'lot' });
-export const GROUP_CHOICES = choices<KeptViewFields['groupBy']>(VIEW_GROUPS, {
+export const ROWS_CHOICES = choicesOf<KeptViewFields['rows']>(VIEW_ROWS, { thing: 'thing', lot: 'lot' });
+export const GROUP_CHOICES = choicesOf<KeptViewFields['groupBy']>(VIEW_GROUPS, {
   none: 'in one list',
   room: 'by room',
   space: 'by space',

@@ -42,9 +42,6 @@ const COLORS: Record<RunwayTone, (palette: Palette) => { fill: string; line: str
   lost: ({ lateTint, late }) => ({ fill: lateTint, line: late }),
 };
 
-/** What fills the part of a bar that is not sure, and its lines. */
-export const barColors = (tone: RunwayTone, palette: Palette): { fill: string; line: string } => COLORS[tone](palette);
-
 /**
  * How long something lasts, on a ruler that all rows share: solid to the day to which it surely lasts, hatched to the day to
  * which it may. For the eye only: the row says the same in words.
@@ -95,7 +92,7 @@ function Pin({ ruler, top, day, atRisk }: { ruler: Ruler; top: number; day: numb
 
 function Bar({ ruler, top, bar: { sure, may, tone } }: { ruler: Ruler; top: number; bar: RunwayBar }) {
   const palette = usePalette();
-  const { fill, line } = barColors(tone, palette);
+  const { fill, line } = COLORS[tone](palette);
   const [start, solid, end] = [ruler.left, xOf(ruler, sure), xOf(ruler, may)];
   const open = may === null || may > ruler.days;
   if (end <= start)

@@ -50,7 +50,7 @@ export function SentenceWord<T extends string | null>({
         <YStack>
           {choices.map((choice) => (
             <ListRow
-              key={choice.value ?? ''}
+              key={String(choice.value)}
               title={choice.label}
               detail={choice.detail}
               selected={choice.value === value}

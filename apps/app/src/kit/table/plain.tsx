@@ -3,8 +3,6 @@
  * views take, and scrolling past thousands of them stays smooth. They look as the kit's own do, by the same colours and typefaces.
  */
 import type { CSSProperties, ReactNode } from 'react';
-import { xOf, type Ruler } from '@/kit/chart/Ruler';
-import { BAR_HEIGHT, barColors, type RunwayBar } from '@/kit/chart/Runway';
 import { BODY_FONT, MONO_BOLD_FONT, MONO_FONT, STRONG_FONT } from '@/kit/theme/tamagui.config';
 import type { Palette } from '@/kit/theme/palette';
 import { hatched, markColors, type MarkKind } from '@/kit/text/Mark';
@@ -87,7 +85,7 @@ export function PlainCheck({
   label: string;
   ticked: boolean;
   palette: Palette;
-  onPress: (extend: boolean) => void;
+  onPress: () => void;
 }) {
   return (
     <span
@@ -97,7 +95,7 @@ export function PlainCheck({
       tabIndex={-1}
       onClick={(event) => {
         event.stopPropagation();
-        onPress(event.shiftKey);
+        onPress();
       }}
       style={{
         boxSizing: 'border-box',
@@ -172,84 +170,5 @@ export function PlainCell({
     >
       {children}
     </div>
-  );
-}
-
-/** How long something lasts, as `Runway` draws it, in the middle of its row. For the eye only. */
-export function PlainRunway({
-  ruler,
-  bar,
-  pin,
-  palette,
-}: {
-  ruler: Ruler;
-  bar: RunwayBar | null;
-  /** The day on which the first of it ends; null: none, or beyond the ruler. */
-  pin: number | null;
-  palette: Palette;
-}) {
-  const atRisk = pin !== null && bar !== null && (bar.may === null || bar.may > pin);
-  const color = atRisk ? palette.soon : palette.second;
-  const x = pin === null ? 0 : xOf(ruler, pin);
-  return (
-    <div aria-hidden style={{ position: 'relative', width: ruler.width, height: PIN_HEIGHT }}>
-      {bar === null ? null : <PlainBar ruler={ruler} bar={bar} palette={palette} />}
-      {pin === null ? null : (
-        <>
-          <div style={{ position: 'absolute', left: x - 1, top: 7, width: 2, height: 17, backgroundColor: color }} />
-          <div
-            style={{
-              ...box,
-              left: x - 4,
-              top: 0,
-              width: 8,
-              height: 8,
-              borderRadius: 4,
-              border: `1.6px solid ${color}`,
-              backgroundColor: atRisk ? color : palette.sheet,
-            }}
-          />
-        </>
-      )}
-    </div>
-  );
-}
-const PIN_HEIGHT = 28;
-const BAR_TOP = (PIN_HEIGHT - BAR_HEIGHT) / 2;
-const box: CSSProperties = { position: 'absolute', boxSizing: 'border-box', height: BAR_HEIGHT, top: BAR_TOP };
-
-function PlainBar({ ruler, bar: { sure, may, tone }, palette }: { ruler: Ruler; bar: RunwayBar; palette: Palette }) {
-  const { fill, line } = barColors(tone, palette);
-  const [start, solid, end] = [ruler.left, xOf(ruler, sure), xOf(ruler, may)];
-  if (end <= start)
-    return (
-      <div
-        style={{
-          ...box,
-          left: start,
-          width: 5,
-          backgroundColor: palette.lateTint,
-          border: `1px solid ${palette.late}`,
-        }}
-      />
-    );
-  return (
-    <>
-      {end > solid ? (
-        <div
-          style={{
-            ...box,
-            left: solid,
-            width: end - solid,
-            border: `1.2px solid ${line}`,
-            background: `repeating-linear-gradient(135deg, ${line} 0 1.1px, ${fill} 1.1px 4.2px)`,
-          }}
-        />
-      ) : null}
-      <div style={{ ...box, left: start, width: Math.max(1.5, solid - start), backgroundColor: palette.ink }} />
-      {may === null || may > ruler.days ? (
-        <span style={{ ...strong, position: 'absolute', left: end + 2, top: 3 }}>›</span>
-      ) : null}
-    </>
   );
 }

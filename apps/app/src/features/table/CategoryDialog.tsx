@@ -8,7 +8,7 @@ import { useHousehold } from '@/shared/HouseholdProvider';
 const MOST_OFFERED = 12;
 
 /** One category for all things that are chosen: one of those there are, or another one. */
-export function ChangeDialog({
+export function CategoryDialog({
   many,
   onPick,
   onClose,
