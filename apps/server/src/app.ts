@@ -6,12 +6,14 @@ import type { Context } from './context';
 import { changeRoutes } from './engine/changes/changeRoutes';
 import { commandRoutes } from './engine/commands/commandRoutes';
 import { historyRoutes } from './engine/history/historyRoutes';
+import { figuresRoutes } from './engine/figures/figuresRoutes';
 import { nudgeRoutes } from './engine/nudges/nudgeRoutes';
 import { notStored, onlyJson, ownHost, sameOrigin } from './http/ownRequests';
 import { securityHeaders } from './http/securityHeaders';
 import { hotPath } from './http/hotPath';
 import { staticApp } from './http/staticApp';
 import { calendarRoutes } from './calendar/calendarRoutes';
+import { lookRoutes } from './looks/lookRoutes';
 import { homeFileRoutes } from './homeFile/homeFileRoutes';
 import { photoRoutes } from './pictures/photoRoutes';
 import { ProblemError } from './problems/catalogue';
@@ -54,6 +56,8 @@ export function createApp(context: Context, staticFolder: string | null): Expres
     nudgeRoutes(context),
     historyRoutes(context),
     calendarRoutes(context),
+    lookRoutes(context),
+    figuresRoutes(context),
     () => {
       throw new ProblemError('not_found');
     },

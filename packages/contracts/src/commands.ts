@@ -176,8 +176,10 @@ export interface HistoryEntry {
 export interface ItemEvent {
   id: string;
   kind: LedgerEventKind;
-  /** Thousandths of the thing's unit; of a count, what was found. */
+  /** Thousandths of `unit`; of a count, what was found. */
   quantityThousandths: number;
+  /** The unit in which the thing was kept when it happened. */
+  unit: string;
   occurredAt: string;
   reason: string | null;
   /** Null: it came with the home and nobody is named. */

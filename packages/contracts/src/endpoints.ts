@@ -1,4 +1,8 @@
 import type { ChangePage, CommandBatch, CommandBatchAnswer, HistoryEntry, ItemEvent } from './commands';
+import type { NewCalendarFeed } from './calendarFeed';
+import type { FiguresAnswer } from './figures';
+import type { LookPage, LookView, NewLook } from './looks';
+import type { CalendarHolds } from './wire';
 import type { HomeView, InvitationView, Me, PhoneView, SessionView, SignIn, SignUp } from './accounts';
 
 /**
@@ -14,10 +18,15 @@ export interface Endpoints {
   'GET /sessions': { answer: { sessions: SessionView[] } };
   /** The phones of the home, by when the server last heard of them; `now` by its clock. */
   'GET /phones': { answer: { now: string; phones: PhoneView[] } };
-  /** A new address for the calendar of the rounds; the former one ends. */
-  'POST /calendar-feed': { body: Record<string, never>; answer: { path: string } };
+  /** A new address for a calendar; the former one ends. */
+  'POST /calendar-feed': { body: NewCalendarFeed; answer: { path: string } };
   'DELETE /calendar-feed': { answer: undefined };
-  'GET /calendar-feed': { answer: { since: string | null } };
+  'GET /calendar-feed': { answer: { since: string | null; holds: CalendarHolds[] } };
+  'GET /looks': { answer: { looks: LookView[] } };
+  /** A new address for somebody without an account; its secret is told only now. */
+  'POST /looks': { body: NewLook; answer: { look: LookView; path: string } };
+  'DELETE /looks/:id': { params: { id: string }; answer: undefined };
+  'GET /look/:secret': { params: { secret: string }; answer: LookPage };
   'DELETE /sessions/current': { answer: undefined };
   'DELETE /sessions/:id': { params: { id: string }; answer: undefined };
   'POST /sessions/current/home': { body: { householdId: string }; answer: Me };
@@ -27,6 +36,7 @@ export interface Endpoints {
   'GET /history': { answer: { entries: HistoryEntry[] } };
   /** The newest events of a thing's lots, the newest first. */
   'GET /items/:id/events': { params: { id: string }; answer: { events: ItemEvent[] } };
+  'GET /figures': { answer: FiguresAnswer };
   'GET /changes': { query: { since: number; cursor?: string }; answer: ChangePage };
   'POST /commands': { body: CommandBatch; answer: CommandBatchAnswer };
 }

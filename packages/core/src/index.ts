@@ -6,6 +6,7 @@ export * from './cutting';
 export * from './definition';
 export * from './devices';
 export * from './drawing';
+export * from './figures';
 export * from './find';
 export * from './fit';
 export * from './forecast';

@@ -1,3 +1,3 @@
-import { NooksScreen } from '@/features/spaces/NooksScreen';
+import { NooksScreen } from '@/features/wall/NooksScreen';
 
 export default NooksScreen;

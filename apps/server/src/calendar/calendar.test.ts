@@ -31,8 +31,8 @@ const round = (name: string): Op => ({
     minutes: 8,
   },
 });
-const newAddress = async (who: Caller): Promise<string> =>
-  ((await who.call('POST', '/calendar-feed', {})).body as { path: string }).path;
+const newAddress = async (who: Caller, holds: string[] = ['rounds']): Promise<string> =>
+  ((await who.call('POST', '/calendar-feed', { holds })).body as { path: string }).path;
 const read = (path: string) => fetch(server.base.replace(/\/api$/, '') + path);
 
 it('whoever has the address reads the rounds of that home, and of no other', async () => {
@@ -50,13 +50,37 @@ it('a new address ends the former one; taken away there is none', async () => {
   const first = await newAddress(runa);
   const second = await newAddress(runa);
   expect([(await read(first)).status, (await read(second)).status]).toEqual([404, 200]);
-  expect((await runa.call('GET', '/calendar-feed')).body).toEqual({ since: expect.any(String) });
+  expect((await runa.call('GET', '/calendar-feed')).body).toEqual({ since: expect.any(String), holds: ['rounds'] });
   expect((await runa.call('DELETE', '/calendar-feed')).status).toBe(204);
   expect((await read(second)).status).toBe(404);
-  expect((await runa.call('GET', '/calendar-feed')).body).toEqual({ since: null });
+  expect((await runa.call('GET', '/calendar-feed')).body).toEqual({ since: null, holds: [] });
 });
 
 it('a guessed address says nothing', async () => {
   expect((await read('/api/calendar/short')).status).toBe(404);
   expect((await read(`/api/calendar/${'A'.repeat(32)}`)).status).toBe(404);
+});
+
+it('holds what was chosen when it was made, and nothing else', async () => {
+  const shop: Op = {
+    op: 'create',
+    entity: 'shop',
+    id: uuidv7(),
+    fields: {
+      name: 'Mainland',
+      rule: 'FREQ=WEEKLY;BYDAY=SA',
+      startsOn: '2026-11-28',
+      budgetMinor: null,
+      aisles: [],
+      sort: 0,
+    },
+  };
+  await runa.send(command([shop]));
+  const rounds = await (await read(await newAddress(runa))).text();
+  expect(rounds).not.toContain('Mainland');
+  const shopping = await (await read(await newAddress(runa, ['shopping', 'dates']))).text();
+  expect(shopping).toContain('SUMMARY:Shopping: Mainland');
+  expect(shopping).not.toContain('Expiry round');
+  for (const holds of [[], ['purses'], ['rounds', 'rounds']])
+    expect((await runa.call('POST', '/calendar-feed', { holds })).status).toBe(400);
 });

@@ -1,5 +1,6 @@
 /** Tables of the household's rows come from core's definitions; the others are written here. */
 import type { Command, Refusal, Role } from '@ours/core';
+import type { CalendarHolds, LookKind } from '@ours/contracts';
 import { sql } from 'drizzle-orm';
 import {
   bigint,
@@ -202,13 +203,32 @@ export const photoFile = pgTable(
   (table) => [primaryKey({ columns: [table.householdId, table.hash] })],
 );
 
-/** The address under which a calendar may read the rounds of a home: whoever has its secret reads them, and nothing else. */
+/** The address under which a calendar may read days of a home: whoever has its secret reads what it holds, and nothing else. */
 export const calendarFeed = pgTable('calendar_feed', {
   householdId: uuid('household_id').primaryKey(),
   /** Null: there is no address any more. */
   secretHash: text('secret_hash').unique(),
   createdAt: instant('created_at').notNull(),
+  /** Addresses of before hold rounds alone, as was said when they were made. */
+  holds: text('holds').array().$type<CalendarHolds[]>().notNull().default(['rounds']),
 });
+
+/** An address under which somebody without an account looks at one space or the list, until it ends. */
+export const look = pgTable(
+  'look',
+  {
+    householdId: uuid('household_id').notNull(),
+    id: uuid('id').notNull(),
+    secretHash: text('secret_hash').notNull().unique(),
+    what: text('what').$type<LookKind>().notNull(),
+    spaceId: uuid('space_id'),
+    madeBy: uuid('made_by').notNull(),
+    madeAt: instant('made_at').notNull(),
+    endsAt: instant('ends_at').notNull(),
+    lastOpenedAt: instant('last_opened_at'),
+  },
+  (table) => [primaryKey({ columns: [table.householdId, table.id] })],
+);
 
 /** One row: changed when the data was put back from a backup, so that devices notice. */
 export const generation = pgTable('generation', { id: uuid('id').primaryKey() });

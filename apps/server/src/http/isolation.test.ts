@@ -24,6 +24,10 @@ const TABLE: Record<string, { nobody: number | null; otherHome: number | null }>
   'POST /calendar-feed': HOME,
   'DELETE /calendar-feed': HOME,
   'GET /calendar/:secret': OPEN,
+  'GET /looks': HOME,
+  'POST /looks': HOME,
+  'DELETE /looks/:id': HOME,
+  'GET /look/:secret': OPEN,
   'GET /photos/:hash': HOME,
   'PUT /photos/:hash': HOME,
   'GET /home-file': HOME,
@@ -38,6 +42,7 @@ const TABLE: Record<string, { nobody: number | null; otherHome: number | null }>
   'GET /changes': HOME,
   'GET /nudges': HOME,
   'GET /history': HOME,
+  'GET /figures': HOME,
   'GET /items/:id/events': HOME,
 };
 

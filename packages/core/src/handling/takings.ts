@@ -1,6 +1,6 @@
 import type { CivilDate } from '../base';
 import { dayNumber, readUseDays } from '../forecast';
-import { useIdOf, type HouseholdState } from '../household';
+import { digestOf, type HouseholdState } from '../household';
 import { readDigest } from '../use';
 
 /** Days that a digest looks back. */
@@ -12,7 +12,8 @@ const DAYS_A_MONTH = 30.4;
  * @param todayNumber today, counted from 1970-01-01
  */
 export function takingsOf(state: HouseholdState, itemId: string, todayNumber: number): number | null {
-  const digest = state.get('use', useIdOf(itemId))?.digest ?? '';
+  const item = state.get('item', itemId);
+  const digest = item ? digestOf(state, item) : '';
   if (digest === '') return null;
   const { daysOfUse } = readUseDays(readDigest(digest), todayNumber, []);
   return daysOfUse > 0 ? (daysOfUse / DAYS_BACK) * DAYS_A_MONTH : null;

@@ -6,7 +6,7 @@ export { applyCommand } from './applyCommand';
 export type { Command, Op, Refusal } from './command';
 export { type Touched, touchedBy } from './touchedBy';
 export { invertCommand } from './invertCommand';
-export { continueUse, rebuildUse, refoldUse, useIdOf } from './useRows';
+export { continueUse, digestOf, rebuildUse, refoldUse, useIdOf } from './useRows';
 export {
   foldLedger,
   voidedIds,
@@ -34,6 +34,7 @@ export {
   type ContainerRow,
   type AbsenceRow,
   type Front,
+  type ItemBefore,
   type Pack,
   type KeepingRow,
   type PickRow,

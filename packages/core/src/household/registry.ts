@@ -285,6 +285,7 @@ export type { Verdict } from '../sort/clearOut.entity';
 export { KEPT_HOW, MEALS, RESTOCK_WAYS } from '../stock/item.entity';
 export type {
   Front,
+  ItemBefore,
   ItemTraits,
   KeptHow,
   Meal,

@@ -1,7 +1,7 @@
-import { carryOn, dayNumberOf, emptyDigest, noteEvent, noteLot, readDigest, writeDigest } from '../use';
+import { addScaled, carryOn, dayNumberOf, emptyDigest, noteEvent, noteLot, readDigest, writeDigest } from '../use';
 import type { UseDigest } from '../use';
 import { bookOfLot, compareEventKeys, liveEvents, type LedgerEvent } from './ledger';
-import type { LotBalance, UseRow } from './registry';
+import type { EntityKind, ItemRow, LotBalance, RowOf, UseRow } from './registry';
 
 /** Where the version of a UUID stands, and the one that is free for ids made from others (RFC 9562, version 8). */
 const VERSION_AT = 14;
@@ -10,6 +10,25 @@ const OWN_VERSION = '8';
 /** The id of an item's row of use: the item's own, marked. An id is given out once among all kinds. */
 export const useIdOf = (itemId: string): string =>
   itemId.slice(0, VERSION_AT) + OWN_VERSION + itemId.slice(VERSION_AT + 1);
+
+/**
+ * How a thing was put in and used, as text for `readDigest`; with what happened while it was kept in another unit.
+ * Empty: nothing happened.
+ */
+export function digestOf(
+  rows: { get<K extends EntityKind>(entity: K, id: string): RowOf[K] | undefined },
+  item: ItemRow,
+): string {
+  const own = rows.get('use', useIdOf(item.id))?.digest ?? '';
+  const before = (item.before ?? []).flatMap(({ itemId, each }) => {
+    const digest = rows.get('use', useIdOf(itemId))?.digest ?? '';
+    return digest === '' ? [] : [{ digest, each }];
+  });
+  if (before.length === 0) return own;
+  const sum = readDigest(own);
+  for (const { digest, each } of before) addScaled(sum, readDigest(digest), each);
+  return writeDigest(sum);
+}
 
 const rowOf = (known: UseRow | undefined, itemId: string, digest: UseDigest): UseRow => ({
   id: useIdOf(itemId),

@@ -65,3 +65,4 @@ export {
   readOffer,
 } from './offer';
 export { roomForPacks, roomThere, type RoomThere } from './roomThere';
+export { type ListLine, type ListView, listView } from './listView';

@@ -1,6 +1,6 @@
 import { convertMeasure, dayOfId, daysBetween, foldedWords, isMeasure, type CivilDate } from '../base';
 import { dayNumber, presenceOf, type UsedItem } from '../forecast';
-import { useIdOf, type HouseholdState, type ItemRow, type LotRow, type PurchaseRow } from '../household';
+import { digestOf, type HouseholdState, type ItemRow, type LotRow, type PurchaseRow } from '../household';
 import { effectiveDue, guideOf, type KeepingGuide } from '../shelflife';
 import type { RestockItem, TripPlan } from './restockList';
 import { tripAfter, type Trip } from './trips';
@@ -51,7 +51,7 @@ export function listedItem(state: HouseholdState, item: ItemRow): ListedItem {
     itemId: item.id,
     name: item.name,
     category: item.category,
-    digest: state.get('use', useIdOf(item.id))?.digest ?? '',
+    digest: digestOf(state, item),
     weeklyThousandths: restock?.weeklyThousandths ?? null,
     how: restock?.how ?? null,
     lowAtThousandths: item.lowAtThousandths,

@@ -1,6 +1,7 @@
 import ICAL from 'ical.js';
-import type { RoundFields, RoundRow } from '../household';
-import { roundsCalendar } from './calendar';
+import { HouseholdState, type RoundFields, type RoundRow } from '../household';
+import { itemFields, lotRow, sampleRows } from '../household/sampleHome.test-support';
+import { homeCalendar } from './calendar';
 import { clockTime, dueDays } from './rhythm';
 
 const NOW = '2026-11-27T10:00:00.000Z';
@@ -18,8 +19,29 @@ const round = (id: string, more: Partial<RoundFields>): RoundRow => ({
   minutes: 10,
   ...more,
 });
-const written = (rounds: readonly RoundRow[], lastDone = new Map<string, string>()): string =>
-  roundsCalendar(rounds, lastDone, '2026-11-27', NOW);
+const ROUNDS = { rounds: true, shopping: false, dates: false };
+function written(rounds: readonly RoundRow[], lastDone: Record<string, string> = {}): string {
+  const state = new HouseholdState();
+  for (const row of rounds) state.put({ entity: 'round', row });
+  for (const [roundId, on] of Object.entries(lastDone))
+    state.put({
+      entity: 'round_tick',
+      row: {
+        id: `tick-${roundId}`,
+        seq: 1,
+        retired: false,
+        roundId,
+        dueOn: on,
+        what: 'done',
+        step: null,
+        toOn: null,
+        personId: null,
+        on,
+        minutes: null,
+      },
+    });
+  return homeCalendar(state, ROUNDS, '2026-11-27', NOW);
+}
 /** The events as a kept library reads them, with their first days. */
 function read(text: string, days = 6) {
   const events = new ICAL.Component(ICAL.parse(text) as never).getAllSubcomponents('vevent');
@@ -46,18 +68,18 @@ it('read back by ical.js each round falls on the days that we say', () => {
   );
   const season = round('season', { rhythm: { kind: 'season', rule: null, days: null } });
   const events = read(written([...rounds, season]));
-  events.forEach(({ summary, on }, at) => {
-    const { rhythm, startsOn, name } = [...rounds, season][at]!;
-    expect(summary).toBe(name);
+  expect(events).toHaveLength(rounds.length + 1);
+  events.forEach(({ summary, on }) => {
+    const { rhythm, startsOn } = [...rounds, season].find(({ name }) => name === summary)!;
     expect(on).toEqual(dueDays(rhythm, startsOn, null, '2026-11-27', '2028-12-31').slice(0, 6));
   });
 });
 
 it('counted from the last time it is one day, the next', () => {
   const papers = round('papers', { rhythm: { kind: 'after', rule: null, days: 30 }, startsOn: '2026-01-01' });
-  expect(read(written([papers], new Map([['papers', '2026-11-20']])))).toMatchObject([{ on: ['2026-12-20'] }]);
+  expect(read(written([papers], { papers: '2026-11-20' }))).toMatchObject([{ on: ['2026-12-20'] }]);
   // Late: today.
-  expect(read(written([papers], new Map([['papers', '2026-08-01']])))).toMatchObject([{ on: ['2026-11-27'] }]);
+  expect(read(written([papers], { papers: '2026-08-01' }))).toMatchObject([{ on: ['2026-11-27'] }]);
 });
 
 it('names with commas, lines and long words come back as they were; no line is longer than 75 octets', () => {
@@ -92,4 +114,38 @@ it.each([
   [null, null],
 ])('%j is %j', (typed, kept) => {
   expect(clockTime(typed)).toBe(kept);
+});
+
+it('shop days come back, and what ends stands on its day with its place', () => {
+  const state = new HouseholdState();
+  for (const row of sampleRows()) if (row.entity !== 'lot' && row.entity !== 'item') state.put(row);
+  const base = { seq: 1, retired: false };
+  state.put({
+    entity: 'shop',
+    row: { ...base, id: 's', name: 'Mainland', rule: 'FREQ=WEEKLY;BYDAY=SA', startsOn: '2026-11-27', sort: 0 } as never,
+  });
+  for (const name of ['Milk, whole', 'Cheese', 'Cream', 'Butter', 'Salt'])
+    state.put({ entity: 'item', row: { ...base, ...itemFields({ name, unit: 'pack' }), id: name } });
+  const lot = (itemId: string, expiresOn: string | null, count = 2): void =>
+    state.put({
+      entity: 'lot',
+      row: lotRow(`${itemId}${expiresOn}`, { itemId, nookId: 'top', expiresOn, quantityThousandths: count * 1000 }),
+    });
+  for (const name of ['Milk, whole', 'Cheese', 'Cream', 'Butter']) lot(name, '2026-12-03');
+  lot('Cream', '2026-12-04', 1);
+  lot('Salt', null);
+  // Gone, long ago, or too far away.
+  lot('Salt', '2026-12-05', 0);
+  lot('Salt', '2026-10-01');
+  lot('Salt', '2029-01-01');
+  const text = homeCalendar(state, { rounds: true, shopping: true, dates: true }, '2026-11-27', NOW);
+  const events = read(text, 2);
+  expect(events.map(({ summary, on }) => [summary, ...on])).toEqual([
+    ['Shopping: Mainland', '2026-11-28', '2026-12-05'],
+    ['End: Milk, whole; Cheese; Cream and 1 more', '2026-12-03'],
+    ['Ends: Cream', '2026-12-04'],
+  ]);
+  expect(events[1]!.description.split('\n')).toHaveLength(4);
+  expect(events[2]!.description).toMatch(/^Cream, 1 pack, /);
+  expect(read(homeCalendar(state, ROUNDS, '2026-11-27', NOW))).toEqual([]);
 });

@@ -1,6 +1,6 @@
 export { type Drift, driftOf } from './drift';
 export { opsForPuttingRight, opsForTakingOver, strayHomes } from './driftOps';
-export { roundsCalendar } from './calendar';
+export { type CalendarHolding, homeCalendar } from './calendar';
 export { READY_MADE, type ReadyMade } from './readyMade';
 export { clockTime, comingsOf, dueDays, nextDue, type RhythmProblem, rhythmProblem } from './rhythm';
 export { opsForAfresh, opsForBookedStep, opsForTick, opsForUntick } from './roundOps';

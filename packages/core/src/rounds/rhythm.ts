@@ -1,6 +1,6 @@
 /** When a round falls due, by its rhythm alone. */
 import { addDays, daysOfRule, isRecurrence, partsOf, type CivilDate } from '../base';
-import { useIdOf, type HouseholdState, type Rhythm } from '../household';
+import { digestOf, type HouseholdState, type Rhythm } from '../household';
 import { IN, readDigest } from '../use';
 
 /** The first days of the seasons, as weather services count them. */
@@ -98,9 +98,9 @@ const DAY_MS = 86_400_000;
  * Days are those of UTC, as everywhere in the use of a thing. Empty for other rhythms.
  */
 export function comingsOf(state: HouseholdState, { kind, itemId }: Rhythm): CivilDate[] {
-  const use = kind === 'stock' && itemId ? state.get('use', useIdOf(itemId)) : undefined;
-  if (!use) return [];
-  return [...readDigest(use.digest).days]
+  const item = kind === 'stock' && itemId ? state.get('item', itemId) : undefined;
+  if (!item) return [];
+  return [...readDigest(digestOf(state, item)).days]
     .filter(([, cell]) => cell[IN] > 0)
     .map(([day]) => new Date(day * DAY_MS).toISOString().slice(0, 10))
     .sort();

@@ -1,16 +1,14 @@
 /** Bins that change places when the season turns. */
 import type { BinRow, HouseholdState, Op } from '../household';
+import { standProblem, type StandProblem } from '../spaces';
 
 /**
  * Why two bins cannot change places.
  * - `gone`: one of them is no longer there
  * - `same`: they are one, or one stands in the other
- * - `too_high`: one is higher than the shelf of the other is clear; `too_deep`: deeper than it
+ * - otherwise one does not go onto the shelf of the other
  */
-export type SwapProblem =
-  | { kind: 'gone' }
-  | { kind: 'same' }
-  | { kind: 'too_high' | 'too_deep'; name: string; isTenthMm: number; clearTenthMm: number };
+export type SwapProblem = { kind: 'gone' } | { kind: 'same' } | StandProblem;
 
 const living = (state: HouseholdState, id: string): BinRow | null => {
   const bin = state.get('bin', id);
@@ -31,22 +29,9 @@ export function swapProblem(state: HouseholdState, oneId: string, otherId: strin
   return against(state, one, other) ?? against(state, other, one);
 }
 
-function against(state: HouseholdState, bin: BinRow, place: BinRow): SwapProblem | null {
-  // In another bin there is no clear height that is known.
-  if (place.parentBinId !== null) return null;
-  const shelf = state.get('shelf', place.shelfId);
-  const more = (
-    kind: 'too_high' | 'too_deep',
-    is: number | null,
-    clear: number | null | undefined,
-  ): SwapProblem | null =>
-    is !== null && clear !== null && clear !== undefined && is > clear
-      ? { kind, name: bin.name, isTenthMm: is, clearTenthMm: clear }
-      : null;
-  return (
-    more('too_high', bin.heightTenthMm, shelf?.heightTenthMm) ?? more('too_deep', bin.depthTenthMm, shelf?.depthTenthMm)
-  );
-}
+/** In another bin there is no clear height that is known. */
+const against = (state: HouseholdState, bin: BinRow, place: BinRow): StandProblem | null =>
+  place.parentBinId === null ? standProblem(state, bin, place.shelfId) : null;
 
 /** Each stands where the other stood. Empty: they cannot. */
 export function opsForSwappingPlaces(state: HouseholdState, oneId: string, otherId: string): Op[] {

@@ -9,5 +9,6 @@ export {
   USUAL_SHELVES,
 } from './newSpace';
 export { type Among, isInFreezer, placePath, type PlacePath, shelfAmong } from './placePath';
+export { standProblem, type StandProblem, tooNarrowBy } from './standsThere';
 export { placeSaid, type PlaceSaid } from './placeSaid';
 export { nooksWithin, opsForMovingBin, opsForRetiringNook, placeOf } from './relocate';

@@ -1,16 +1,8 @@
 /** The same thing under two names: found, and made one. */
 import { convertMeasure, foldedWords, singularWord } from '../base';
-import {
-  entityKinds,
-  referencesOf,
-  type AnyRow,
-  type EntityKind,
-  type HouseholdState,
-  type ItemFields,
-  type ItemRow,
-  type Op,
-} from '../household';
-import { eventOp, type OpContext } from './stockOps';
+import type { HouseholdState, ItemFields, ItemRow, Op } from '../household';
+import type { OpContext } from './stockOps';
+import { eachOf, MOST_OPS, opsForTakingOver, pastIn, refusedAmount, type AmountProblem } from './takeOver';
 
 /**
  * Why two things may be one.
@@ -101,19 +93,18 @@ function inOrder(state: HouseholdState, a: ItemRow, b: ItemRow): [ItemRow, ItemR
 }
 
 export type MergeProblem =
-  /** Grams of the one, tins of the other. */
+  /** Grams of the one, tins of the other; or tins and packs, of which nobody said how many are in one. */
   | { kind: 'other_unit'; unit: string; other: string }
   /** Both have what was typed from a package: one of them has to go first. */
   | { kind: 'both_medicines' }
-  /** More than one command takes. */
-  | { kind: 'too_many'; operations: number };
-const MOST_OPS = 500;
+  | AmountProblem;
 const MOST_WORDS = 40;
 const MOST_CODES = 20;
 
 /**
  * Makes two things one: all that lies there of the other, and all that speaks of it, is of the first from now on; what the first lacks
- * it has from the other, and it is also called as the other was. One command, so that it is taken back as one.
+ * it has from the other, and it is also called as the other was. One command, so that it is taken back as one. Where one is kept in
+ * grams and the other in kilograms, amounts are written anew; what happened before stays in the unit in which it was written.
  */
 export function opsForMerging(
   state: HouseholdState,
@@ -121,48 +112,33 @@ export function opsForMerging(
   other: ItemRow,
   context: OpContext,
 ): { ok: true; ops: Op[] } | { ok: false; problem: MergeProblem } {
-  if (convertMeasure(1000, other.unit, keep.unit) === null)
-    return { ok: false, problem: { kind: 'other_unit', unit: keep.unit, other: other.unit } };
+  const each = eachOf(other.unit, keep.unit);
+  if (each === null) return { ok: false, problem: { kind: 'other_unit', unit: keep.unit, other: other.unit } };
   if (medicines(state, keep) > 0 && medicines(state, other) > 0)
     return { ok: false, problem: { kind: 'both_medicines' } };
-  const ops: Op[] = [];
-  for (const lot of state.lotsOf(other.id)) {
-    ops.push({ op: 'change', entity: 'lot', id: lot.id, fields: { itemId: keep.id } });
-    const amount = convertMeasure(lot.quantityThousandths, other.unit, keep.unit)!;
-    if (amount !== lot.quantityThousandths) ops.push(eventOp(context, lot.id, 'counted', amount));
-  }
-  for (const kind of entityKinds())
-    if (kind !== 'lot' && kind !== 'use') ops.push(...pointingAt(state, kind, other, keep));
-  const fields = takenOver(keep, other);
-  if (Object.keys(fields).length > 0) ops.push({ op: 'change', entity: 'item', id: keep.id, fields });
-  ops.push({ op: 'retire', entity: 'item', id: other.id });
+  const refused = refusedAmount(state, other, each);
+  if (refused) return { ok: false, problem: refused };
+  const fields = { ...takenOver(keep, other), ...pastOf(keep, other, each) };
+  const ops: Op[] = [
+    ...opsForTakingOver(state, other, keep.id, each, context),
+    ...(Object.keys(fields).length > 0
+      ? [{ op: 'change' as const, entity: 'item' as const, id: keep.id, fields }]
+      : []),
+    { op: 'retire', entity: 'item', id: other.id },
+  ];
   return ops.length > MOST_OPS
     ? { ok: false, problem: { kind: 'too_many', operations: ops.length } }
     : { ok: true, ops };
 }
 
+/** What was used of the other counts as use of the first one too. */
+function pastOf(keep: ItemRow, other: ItemRow, each: number): Partial<ItemFields> {
+  const more = each === 1 ? (other.before ?? []) : pastIn(other, each);
+  return more.length === 0 ? {} : { before: [...(keep.before ?? []), ...more] };
+}
+
 const medicines = (state: HouseholdState, { id }: ItemRow): number =>
   state.all('medicine').filter(({ itemId }) => itemId === id).length;
-
-/** Rows of a kind that speak of the one thing, changed to speak of the other. */
-function pointingAt(state: HouseholdState, kind: EntityKind, from: ItemRow, to: ItemRow): Op[] {
-  return (state.all(kind) as AnyRow[]).flatMap((row): Op[] => {
-    if (row.id === from.id || row.id === to.id) return [];
-    const keys = new Set(referencesOf(kind, row).flatMap(({ id, key }) => (id === from.id ? [key] : [])));
-    if (keys.size === 0) return [];
-    const fields = Object.fromEntries(
-      [...keys].map((key) => [key, replaced((row as unknown as Record<string, unknown>)[key], from.id, to.id)]),
-    );
-    return [{ op: 'change', entity: kind, id: row.id, fields } as Op];
-  });
-}
-
-function replaced(value: unknown, from: string, to: string): unknown {
-  if (value === from) return to;
-  if (Array.isArray(value)) return value.map((one) => replaced(one, from, to));
-  if (value === null || typeof value !== 'object') return value;
-  return Object.fromEntries(Object.entries(value).map(([key, one]) => [key, replaced(one, from, to)]));
-}
 
 /** What the thing that stays lacks, from the one that goes. */
 function takenOver(keep: ItemRow, other: ItemRow): Partial<ItemFields> {

@@ -28,3 +28,6 @@ export {
   opsForThawingAll,
   opsForUsing,
 } from './stockOps';
+export { lostWithUnit, opsForUnit, type UnitChange } from './changeUnit';
+export { opsForSplitting, type SplitPart } from './splitThing';
+export { type AmountProblem, eachOf } from './takeOver';

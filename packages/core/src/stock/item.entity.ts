@@ -110,6 +110,14 @@ const front = record({
 });
 export type Front = Holds<typeof front>;
 
+/** Another row whose past is this thing's too: it was kept in another unit. Its lots and its use stay in that unit. */
+const before = record({
+  itemId: weakRef('item'),
+  /** How much of this thing's unit one of that unit is: 1000 for kilograms that are grams now. */
+  each: decimal(1e-6, 1e6),
+});
+export type ItemBefore = Holds<typeof before>;
+
 /** What food is used for. */
 export const MEALS = ['breakfast', 'main', 'snack', 'baking', 'drink'] as const;
 export type Meal = (typeof MEALS)[number];
@@ -147,6 +155,7 @@ export const item = defineEntity('item', {
     codes: added(orNull(listOf(text(8, 14), 20))),
     /** How long it keeps from the day it is made or bought, in days; null: as the dates on it say. */
     keepDays: added(orNull(whole(1, 36_500))),
+    before: added(orNull(listOf(before, 20))),
   },
   retire: 'when_empty',
   writtenBy: 'member',

@@ -1,6 +1,7 @@
 export { readDigest, writeDigest } from './digestText';
 export { dayNumberOf, effectOf, type EventContext, noteEvent, noteLot, type UseEvent } from './noteUse';
 export {
+  addScaled,
   BLOCK_DAYS,
   BLOCKS,
   blockOf,

@@ -90,6 +90,24 @@ export function carryOn(digest: UseDigest, day: number): void {
   }
 }
 
+/**
+ * Adds another digest to one, in another unit: amounts times `each`, to whole thousandths; counts as they are.
+ * @param from is carried on to the later of both days
+ */
+export function addScaled(digest: UseDigest, from: UseDigest, each: number): void {
+  if (from.asOf < 0) return;
+  carryOn(digest, from.asOf);
+  carryOn(from, digest.asOf);
+  const scaled = (sum: number, series: number): number => (series === COUNTS ? sum : Math.round(sum * each));
+  for (const [key, cell] of from.days)
+    for (const [series, sum] of cell.entries())
+      if (sum !== 0) bump(digest.days, key, series as UseSeries, scaled(sum, series));
+  for (const [key, cell] of from.blocks)
+    for (const [series, sum] of cell.entries())
+      if (sum !== 0) bump(digest.blocks, key, series as UseSeries, scaled(sum, series));
+  digest.carry += Math.round(from.carry * each);
+}
+
 /** What a cell leaves in the stock. */
 export const netOf = (cell: Readonly<UseCell>): number => cell[IN] - cell[USED] + cell[OTHER] + cell[GAP];
 

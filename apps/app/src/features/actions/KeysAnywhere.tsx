@@ -18,6 +18,8 @@ const OPEN_EVENT = 'nook-actions';
 const isWriting = (target: EventTarget | null): boolean =>
   target instanceof HTMLElement && (/^(INPUT|TEXTAREA|SELECT)$/.test(target.tagName) || target.isContentEditable);
 
+const GONE_MS = 400;
+
 /** Opens Find, and puts the cursor into its field once that is there. */
 function goFind(navigate: () => void): void {
   navigate();
@@ -81,6 +83,8 @@ export function KeysAnywhere() {
     if (does.kind === 'open') router.push(does.path as never);
     else if (does.kind === 'undo') undo();
     else if (does.kind === 'redo') redo();
+    // Once the field is gone from the page.
+    else if (does.kind === 'print') setTimeout(() => window.print(), GONE_MS);
   };
   if (shown === null) return null;
   const close = (): void => setShown(null);

@@ -7,7 +7,7 @@ export interface Action {
   title: string;
   /** Where it is, or what it does, in short. */
   detail: string;
-  does: { kind: 'open'; path: string } | { kind: 'undo' | 'redo' | 'keys' };
+  does: { kind: 'open'; path: string } | { kind: 'undo' | 'redo' | 'keys' | 'print' };
   /** Other words that people look for it by. */
   also?: string;
 }
@@ -50,12 +50,14 @@ const EVERYWHERE: readonly Action[] = [
   open('Read a table of stock', '/data/table', 'paste rows spreadsheet csv import'),
   open('Read a whole home', '/data/home', 'restore backup json'),
   open('Devices', '/devices', 'scale scanner thermometer label printer'),
+  open('Figures of the home', '/figures', 'worth thrown away opened moved counts insurance insurer pdf'),
   open('People and the home', '/household', 'members invite units currency theme settings'),
   open('History', '/history', 'who did what changes'),
   open('Waiting to be sent', '/waiting', 'offline queue refused'),
   // Not the first: Enter in the empty field changes nothing.
   { id: 'undo', title: 'Take back the last change', detail: 'Ctrl Z', does: { kind: 'undo' }, also: 'undo' },
   { id: 'redo', title: 'Do it again', detail: 'Ctrl Shift Z', does: { kind: 'redo' }, also: 'redo' },
+  { id: 'print', title: 'Print this page', detail: 'without the frame', does: { kind: 'print' }, also: 'paper pdf' },
   { id: 'keys', title: 'All keys', detail: '?', does: { kind: 'keys' }, also: 'keyboard shortcuts help' },
 ];
 

@@ -12,7 +12,7 @@ import { BIN_LOOK_WORDS } from '@/features/spaces/words';
 import { roomForPath } from '@/shared/roomForPath';
 import { useHome } from '@/shared/useHome';
 import { useRunCommand } from '@/shared/useRunCommand';
-import { choicesOf } from '@/kit/form/Choices';
+import { choicesOf } from '@/kit/form/choice';
 import { FormDialog } from '@/kit/form/FormDialog';
 import type { Input } from '@/kit/form/inputs';
 import { Button } from '@/kit/press/Button';

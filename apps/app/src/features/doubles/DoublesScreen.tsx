@@ -69,7 +69,10 @@ function Pair({ pair: { keep, other, why }, onTwo }: { pair: LikelyDouble; onTwo
   const { store } = useHouseholdContext();
   const merge = (stays: ItemRow, goes: ItemRow): void => {
     const merged = opsForMerging(store.state, stays, goes, opContext());
-    if (!merged.ok) return toast({ text: mergeProblemWords(merged.problem), problem: true });
+    if (!merged.ok) {
+      const codeOf = (nookId: string): string => store.state.nook(nookId)?.row.code ?? 'a place that is gone';
+      return toast({ text: mergeProblemWords(merged.problem, goes.unit, codeOf), problem: true });
+    }
     void runCommand('things_merged', merged.ops, `One thing now: ${stays.name}, also called ${goes.name}.`);
   };
   return (

@@ -1,3 +1,4 @@
+import { amountProblemWords } from '@/features/stock';
 import { pluralUnit, type DoubleWhy, type MergeProblem } from '@ours/core';
 
 export const WHY_WORDS: Readonly<Record<DoubleWhy, string>> = {
@@ -7,14 +8,14 @@ export const WHY_WORDS: Readonly<Record<DoubleWhy, string>> = {
   spelling: 'their names differ by one letter',
 };
 
-/** Why two things stay two. */
-export function mergeProblemWords(problem: MergeProblem): string {
+/** Why two things stay two. @param unit of the one that would go */
+export function mergeProblemWords(problem: MergeProblem, unit: string, codeOf: (nookId: string) => string): string {
   switch (problem.kind) {
     case 'other_unit':
-      return `One is kept in ${pluralUnit(problem.unit, 2000)}, the other in ${pluralUnit(problem.other, 2000)}: they cannot be added up.`;
+      return `One is kept in ${pluralUnit(problem.unit, 2000)}, the other in ${pluralUnit(problem.other, 2000)}: they cannot be added up. On the page of one of them, under About, it can be kept in another unit.`;
     case 'both_medicines':
       return 'Both are noted as medicines: take one of them out under Care first, so that nothing typed from a package is mixed up.';
-    case 'too_many':
-      return `That is ${problem.operations} changes at once, and 500 are taken: move some of it by hand first.`;
+    default:
+      return amountProblemWords(problem, unit, codeOf);
   }
 }

@@ -2,4 +2,4 @@ export type { Asked } from './AskedMeasure';
 export { ChestPlan } from './ChestPlan';
 export { drawingScale, drawnWidth, OpenDoorView } from './OpenDoorView';
 export { emptySummary, previewOf } from './previewOf';
-export { type Front, useFront, useFronts, wholeSummary } from './useFront';
+export { type Front, frontOf, useFront, useFronts, wholeSummary } from './useFront';

@@ -27,7 +27,8 @@ const fronts = new WeakMap<HouseholdState, Map<string, KnownFront>>();
 const isSame = <T>(a: readonly T[], b: readonly T[]): boolean =>
   a.length === b.length && a.every((one, at) => one === b[at]);
 
-function frontOf(state: HouseholdState, spaceId: string): Front | null {
+/** The drawing of a space of any home; null: there is no such space. */
+export function frontOf(state: HouseholdState, spaceId: string): Front | null {
   const space = state.get('space', spaceId);
   if (!space || space.retired) return null;
   let known = fronts.get(state);

@@ -12,7 +12,8 @@ import {
 import { useLocalSearchParams } from 'expo-router';
 import { useMemo, useState } from 'react';
 import { useMedia, XStack, YStack } from 'tamagui';
-import { Choices, choicesOf } from '@/kit/form/Choices';
+import { Choices } from '@/kit/form/Choices';
+import { choicesOf } from '@/kit/form/choice';
 import { Stepper } from '@/kit/form/Stepper';
 import { EmptyState } from '@/kit/layout/EmptyState';
 import { LabelledLine } from '@/kit/layout/LabelledLine';

@@ -1,2 +1,2 @@
-export { fetchLabelFonts, pagesPdf } from './labelsPdf';
+export { beginPdf, fetchLabelFonts, pagesPdf } from './labelsPdf';
 export { PrintListButton } from './PrintListButton';

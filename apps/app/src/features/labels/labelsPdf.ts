@@ -91,7 +91,8 @@ class Pen {
   }
 }
 
-async function begin(fonts: LabelFonts) {
+/** A document with the shipped typefaces in it. */
+export async function beginPdf(fonts: LabelFonts) {
   const [{ PDFDocument, rgb }, { default: fontkit }] = await Promise.all([
     import('pdf-lib'),
     import('@pdf-lib/fontkit'),
@@ -118,7 +119,7 @@ export async function labelsPdf(
   shift: Shift,
   fonts: LabelFonts,
 ): Promise<Uint8Array> {
-  const { pdf, embedded, ink } = await begin(fonts);
+  const { pdf, embedded, ink } = await beginPdf(fonts);
   const paper = PAPERS[sheet.paper];
   const pens: Pen[] = [];
   labelPlaces(sheet, labels.length, used, shift).forEach(({ page, x, y }, at) => {
@@ -135,7 +136,7 @@ export async function pagesPdf(
   { width, height }: { width: number; height: number },
   fonts: LabelFonts,
 ): Promise<Uint8Array> {
-  const { pdf, embedded, ink } = await begin(fonts);
+  const { pdf, embedded, ink } = await beginPdf(fonts);
   for (const marks of pages) {
     const pen = new Pen(pdf.addPage([pt(width), pt(height)]), embedded, ink);
     for (const mark of marks) pen.mark(mark);
@@ -145,7 +146,7 @@ export async function pagesPdf(
 
 /** Every label's outline, and a ruler of 100 mm to measure: what the printer is off is seen, and entered as the shift. */
 export async function testPagePdf(sheet: LabelSheet, shift: Shift, fonts: LabelFonts): Promise<Uint8Array> {
-  const { pdf, embedded, ink } = await begin(fonts);
+  const { pdf, embedded, ink } = await beginPdf(fonts);
   const paper = PAPERS[sheet.paper];
   const pen = new Pen(pdf.addPage([pt(paper.width), pt(paper.height)]), embedded, ink);
   labelPlaces(sheet, sheet.columns * sheet.rows, 0, shift).forEach(({ x, y }, at) => {

@@ -1,7 +1,8 @@
 import { WAITS, type WaitingPlaceRow } from '@ours/core';
 import { useState } from 'react';
 import { XStack } from 'tamagui';
-import { Choices, choicesOf } from '@/kit/form/Choices';
+import { Choices } from '@/kit/form/Choices';
+import { choicesOf } from '@/kit/form/choice';
 import { Stepper } from '@/kit/form/Stepper';
 import { Dialog } from '@/kit/layout/Dialog';
 import { LabelledLine } from '@/kit/layout/LabelledLine';

@@ -2,7 +2,8 @@ import { beforeAndAfter, PHOTO_MOMENTS, photosOf, type PhotoRow } from '@ours/co
 import { useLocalSearchParams } from 'expo-router';
 import { useEffect, useState } from 'react';
 import { XStack, YStack } from 'tamagui';
-import { Choices, choicesOf } from '@/kit/form/Choices';
+import { Choices } from '@/kit/form/Choices';
+import { choicesOf } from '@/kit/form/choice';
 import { ListHeading } from '@/kit/layout/ListRow';
 import { NotHere } from '@/kit/layout/NotHere';
 import { Screen } from '@/kit/layout/Screen';

@@ -7,12 +7,14 @@ import { Dialog } from '@/kit/layout/Dialog';
 import { Field } from '@/kit/form/Field';
 import { Plate } from '@/kit/text/Plate';
 import { Screen } from '@/kit/layout/Screen';
+import { TwoPane } from '@/kit/layout/TwoPane';
 import { Small, Strong } from '@/kit/text/Text';
 import { ScanButton } from '@/features/scan';
 import { NookPicker } from '@/shared/NookPicker';
 import { BelongsHint } from './BelongsHint';
 import { JustNow } from './JustNow';
 import { ReadBack } from './ReadBack';
+import { BESIDE_WIDTH, RecordBeside } from './RecordBeside';
 import { useRecording } from './useRecording';
 
 /** Line after line into one place: read back as a card, corrected, saved, on to the next. */
@@ -33,25 +35,28 @@ export function RecordScreen() {
     );
   }
   const name = place.path.bins.at(-1)?.name ?? place.path.steps.at(-1) ?? '';
-  return (
-    <Screen title="Record" right={<ScanButton keep />}>
-      <XStack
-        paddingHorizontal={16}
-        paddingVertical={10}
-        gap={10}
-        alignItems="center"
-        backgroundColor="$background"
-        borderTopWidth={1}
-        borderBottomWidth={1}
-        borderColor="$borderColor"
-      >
-        <YStack flex={1} minWidth={0}>
-          <Small numberOfLines={1}>into {place.path.steps.slice(0, 2).join(' › ')}</Small>
-          <Strong numberOfLines={1}>{name}</Strong>
-        </YStack>
-        <Plate code={place.path.code} />
-        <Button label="Change" onPress={() => setChoosing(true)} />
-      </XStack>
+  const spaceId = place.path.space?.id ?? null;
+  const where = (
+    <XStack
+      paddingHorizontal={16}
+      paddingVertical={10}
+      gap={10}
+      alignItems="center"
+      backgroundColor="$background"
+      borderTopWidth={1}
+      borderBottomWidth={1}
+      borderColor="$borderColor"
+    >
+      <YStack flex={1} minWidth={0}>
+        <Small numberOfLines={1}>into {place.path.steps.slice(0, 2).join(' › ')}</Small>
+        <Strong numberOfLines={1}>{name}</Strong>
+      </YStack>
+      <Plate code={place.path.code} />
+      <Button label="Change" onPress={() => setChoosing(true)} />
+    </XStack>
+  );
+  const lines = (
+    <>
       <YStack padding={16} gap={12} maxWidth={640}>
         <Field
           ref={input}
@@ -86,6 +91,18 @@ export function RecordScreen() {
         nookId={place.id}
         onFix={recording.fix}
         onUndone={recording.forget}
+      />
+    </>
+  );
+  return (
+    <Screen title="Record" right={<ScanButton keep />}>
+      {where}
+      <TwoPane
+        gap={0}
+        left={lines}
+        right={spaceId ? <RecordBeside spaceId={spaceId} nookId={place.id} onGo={recording.goTo} /> : null}
+        rightWidth={spaceId ? BESIDE_WIDTH : 0}
+        narrow={lines}
       />
       <Dialog title="Which place?" open={choosing} onClose={() => setChoosing(false)}>
         <NookPicker

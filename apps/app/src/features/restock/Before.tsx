@@ -34,7 +34,7 @@ export function Before({ item }: { item: ItemRow }) {
       {(events ?? []).map((event) => (
         <XStack key={event.id} paddingHorizontal={16} paddingVertical={6} backgroundColor="$background">
           <Small fontSize={15} color={event.undone ? '$second' : '$color'}>
-            {eventWords(event, item)}
+            {eventWords({ ...event, unit: event.unit ?? item.unit })}
           </Small>
         </XStack>
       ))}

@@ -11,7 +11,8 @@ import {
 } from '@ours/core';
 import { useState } from 'react';
 import { XStack } from 'tamagui';
-import { Choices, choicesOf } from '@/kit/form/Choices';
+import { Choices } from '@/kit/form/Choices';
+import { choicesOf } from '@/kit/form/choice';
 import { Field } from '@/kit/form/Field';
 import { useFigure } from '@/kit/form/useFigure';
 import { Dialog } from '@/kit/layout/Dialog';

@@ -1,4 +1,4 @@
-import { tripAfter } from '@ours/core';
+import { tripAfter, listView } from '@ours/core';
 import { useRouter } from 'expo-router';
 import { YStack } from 'tamagui';
 import { Footer } from '@/kit/layout/Footer';
@@ -13,7 +13,6 @@ import { useHome } from '@/shared/useHome';
 import { AskRow } from './AskRow';
 import { HaveWe } from './HaveWe';
 import { leavingView } from './leavingView';
-import { listView } from './listView';
 import type { Outlook } from './outlookStore';
 import { OutlookWait } from './OutlookWait';
 import { RestockFrame } from './RestockFrame';

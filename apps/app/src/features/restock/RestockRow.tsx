@@ -1,4 +1,4 @@
-import type { CivilDate } from '@ours/core';
+import { type CivilDate, type ListLine } from '@ours/core';
 import { daysBetween } from '@ours/core';
 import { memo } from 'react';
 import { XStack, YStack } from 'tamagui';
@@ -8,7 +8,6 @@ import { Stepper } from '@/kit/form/Stepper';
 import { Button } from '@/kit/press/Button';
 import { Mono, Small, Strong } from '@/kit/text/Text';
 import type { RestockEntry } from '@ours/core';
-import type { ListLine } from './listView';
 import { RunwayRow } from './RunwayRow';
 import { packsWords, packWords, priceFigure } from './words';
 

@@ -1,4 +1,14 @@
-import { addDays, daysBetween, opsForListing, opsForWanting, roomForPacks, tripAfter } from '@ours/core';
+import {
+  addDays,
+  daysBetween,
+  opsForListing,
+  opsForWanting,
+  roomForPacks,
+  tripAfter,
+  listView,
+  type ListLine,
+  type ListView,
+} from '@ours/core';
 import { useRouter } from 'expo-router';
 import { useCallback, useMemo, useState } from 'react';
 import { useMedia, XStack, YStack } from 'tamagui';
@@ -20,10 +30,10 @@ import { useHousehold, useHouseholdContext } from '@/shared/HouseholdProvider';
 import { opContext } from '@/shared/opContext';
 import { useHome } from '@/shared/useHome';
 import { useRunCommand } from '@/shared/useRunCommand';
+import { LooksDialog } from '@/features/looks';
 import { AddLineDialog } from './AddLineDialog';
 import { AskRow } from './AskRow';
 import { NotBoughtList } from './NotBoughtList';
-import { listView, type ListLine, type ListView } from './listView';
 import type { Outlook } from './outlookStore';
 import { OfferDialog } from './OfferDialog';
 import { OutlookWait } from './OutlookWait';
@@ -70,6 +80,7 @@ function List({ outlook, onDays }: { outlook: Outlook; onDays: () => void }) {
   const [open, setOpen] = useState<string | null>(null);
   const [all, setAll] = useState(false);
   const [adding, setAdding] = useState(false);
+  const [showing, setShowing] = useState(false);
   const [offering, setOffering] = useState<ListLine | null>(null);
   const { today, trip, trips, answer } = outlook;
   const view: ListView = useHousehold(({ state, version }) => ({ ...listView(state, outlook), version }));
@@ -207,6 +218,8 @@ function List({ outlook, onDays }: { outlook: Outlook; onDays: () => void }) {
       <XStack paddingHorizontal={16} paddingTop={12} gap={8} flexWrap="wrap">
         <Button label="Before you leave" onPress={() => router.push('/restock/leaving')} />
         <Button label="All stock" onPress={() => router.push('/stock')} />
+        <Button label="Figures" onPress={() => router.push('/figures' as never)} />
+        <Button label="Show to a helper …" onPress={() => setShowing(true)} />
       </XStack>
     </YStack>
   );
@@ -269,6 +282,9 @@ function List({ outlook, onDays }: { outlook: Outlook; onDays: () => void }) {
           onTake={takeOffer}
           onClose={() => setOffering(null)}
         />
+      ) : null}
+      {showing ? (
+        <LooksDialog what="list" spaceId={null} name="the shopping list" onClose={() => setShowing(false)} />
       ) : null}
       {adding ? (
         <AddLineDialog

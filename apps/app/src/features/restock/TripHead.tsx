@@ -1,9 +1,8 @@
-import type { CivilDate, Trip } from '@ours/core';
+import { type CivilDate, type Trip, type ListView } from '@ours/core';
 import { XStack, YStack } from 'tamagui';
 import { Button } from '@/kit/press/Button';
 import { counted } from '@/kit/text/counted';
 import { Small, Title } from '@/kit/text/Text';
-import type { ListView } from './listView';
 import { budgetWords, roundMoney, tripDayWords, tripWords } from './words';
 
 /** Which trip the list is for, what it costs, and what of the budget is left. */

@@ -1,5 +1,13 @@
-import { placeFor, placePath, roomThere, type AbsenceRow, type HouseholdState, type RoomThere } from '@ours/core';
-import type { ListLine, ListView } from './listView';
+import {
+  placeFor,
+  placePath,
+  roomThere,
+  type AbsenceRow,
+  type HouseholdState,
+  type RoomThere,
+  type ListLine,
+  type ListView,
+} from '@ours/core';
 import type { Outlook } from './outlookStore';
 
 /** What is looked at before one leaves for the shop. */

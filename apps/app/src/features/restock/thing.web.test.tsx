@@ -28,6 +28,7 @@ const event = {
   id: 'e1',
   kind: 'taken' as const,
   quantityThousandths: 2000,
+  unit: 'piece',
   occurredAt: '2026-11-23T12:00:00.000Z',
   reason: null,
   by: 'Eskil',
@@ -54,7 +55,7 @@ describe('what happened to a thing', () => {
     expect([beforeKept('t44'), beforeKept('t5'), beforeKept('t4')]).toEqual([[event], [event], null]);
     localStorage.setItem('nook.before.bad', '{');
     expect(beforeKept('bad')).toBeNull();
-    expect(eventWords({ ...event, by: null, undone: false, kind: 'counted' }, { unit: 'tin' })).toBe(
+    expect(eventWords({ ...event, by: null, undone: false, kind: 'counted', unit: 'tin' })).toBe(
       'Mon 23 Nov: 2 tins counted',
     );
   });

@@ -1,10 +1,9 @@
-import { opsForStartingTrip, type RestockEntry, type Trip } from '@ours/core';
+import { opsForStartingTrip, type RestockEntry, type Trip, type ListView } from '@ours/core';
 import { useRouter } from 'expo-router';
 import { useCallback } from 'react';
 import { counted } from '@/kit/text/counted';
 import { opContext } from '@/shared/opContext';
 import { useRunCommand } from '@/shared/useRunCommand';
-import type { ListView } from './listView';
 
 /** Writes what is proposed on everybody's list, and goes to the shop. */
 export function useStartTrip(trip: Trip | null, view: ListView | null): () => Promise<void> {

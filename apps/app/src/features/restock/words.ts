@@ -367,10 +367,10 @@ const HAPPENED: Readonly<Record<LedgerEventKind, string>> = {
 };
 
 /** `Mon 23 Nov, Eskil: 1 taken`. What was taken back says so. */
-export function eventWords({ kind, quantityThousandths, occurredAt, by, undone }: ItemEvent, item: Unit): string {
+export function eventWords({ kind, quantityThousandths, occurredAt, by, undone, unit }: ItemEvent): string {
   const day = today(new Date(occurredAt));
   const who = by === null ? '' : `, ${by}`;
-  const what = `${amountWords(quantityThousandths, item.unit)} ${HAPPENED[kind]}`;
+  const what = `${amountWords(quantityThousandths, unit)} ${HAPPENED[kind]}`;
   return `${weekdayAndDay(day, today())}${who}: ${what}${undone ? ' (taken back)' : ''}`;
 }
 

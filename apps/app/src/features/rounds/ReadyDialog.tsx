@@ -1,14 +1,13 @@
-import { READY_MADE, roundsCalendar, roundsNow, type ReadyMade } from '@ours/core';
+import { READY_MADE, type ReadyMade } from '@ours/core';
 import { YStack } from 'tamagui';
 import { Dialog } from '@/kit/layout/Dialog';
 import { ListRow } from '@/kit/layout/ListRow';
-import { saveFile } from '@/kit/files';
 import { Button } from '@/kit/press/Button';
 import { Small } from '@/kit/text/Text';
 import { useHousehold } from '@/shared/HouseholdProvider';
 import { opContext, today } from '@/shared/opContext';
 import { useRunCommand } from '@/shared/useRunCommand';
-import { CalendarAddress } from './CalendarAddress';
+import { CalendarShare } from './CalendarShare';
 import { ReminderChoice } from './Reminders';
 import { rhythmWords, ROUND_ABOUT, ROUND_NAMES } from './words';
 
@@ -19,14 +18,6 @@ export function ReadyDialog({ onClose, onOwn }: { onClose: () => void; onOwn: ()
     version,
     on: new Set(state.all('round').map(({ kind }) => kind)),
   })).on;
-  const state = useHousehold((snapshot) => snapshot.state);
-  const calendar = (): void => {
-    const { now, today: day } = opContext();
-    const last = new Map(
-      roundsNow(state, day).flatMap(({ round, last: done }): [string, string][] => (done ? [[round.id, done.on]] : [])),
-    );
-    saveFile('rounds.ics', 'text/calendar', roundsCalendar(state.all('round'), last, day, now));
-  };
   const switchOn = ({ kind, rhythm, minutes }: ReadyMade): void =>
     void runCommand(
       'round_saved',
@@ -66,9 +57,8 @@ export function ReadyDialog({ onClose, onOwn }: { onClose: () => void; onOwn: ()
         ))}
       </YStack>
       <Button label="A round of our own" onPress={onOwn} />
-      {kinds.size > 0 ? <Button label="As a calendar file (iCalendar)" onPress={calendar} /> : null}
       {kinds.size > 0 ? <ReminderChoice /> : null}
-      {kinds.size > 0 ? <CalendarAddress /> : null}
+      <CalendarShare />
       <Button kind="primary" label="Done" onPress={onClose} />
     </Dialog>
   );

@@ -1,9 +1,9 @@
+import type { CalendarHolds } from '@ours/contracts';
 import {
   type BacklogRow,
   type BoxWeek,
   type CivilDate,
   type Drift,
-  formatLength,
   type HouseholdState,
   type LengthUnit,
   type LotRow,
@@ -17,6 +17,7 @@ import {
   type SwapProblem,
   weekday,
 } from '@ours/core';
+import { standWords } from '@/shared/standWords';
 import { counted } from '@/kit/text/counted';
 import { dayWords, longWeekdayWords, spanWords, weekdayAndDay } from '@/kit/text/dayWords';
 
@@ -231,10 +232,7 @@ export const swapTitle = (one: string, other: string): string => `${one} and ${o
 export function swapProblemWords(problem: SwapProblem, unit: LengthUnit): string {
   if (problem.kind === 'gone') return 'One of them is no longer there: take the pair out of the round.';
   if (problem.kind === 'same') return 'They are one, or one stands in the other: choose two others.';
-  const [is, clear] = [problem.isTenthMm, problem.clearTenthMm].map((one) => formatLength(one, unit));
-  return problem.kind === 'too_high'
-    ? `${problem.name} is ${is} high; ${clear} are clear there.`
-    : `${problem.name} is ${is} deep; the shelf there is ${clear}.`;
+  return standWords(problem, unit);
 }
 
 const MINUTE_MS = 60_000;
@@ -268,3 +266,18 @@ export function weekShareWords(weeks: readonly (Share & { week: CivilDate })[], 
   const [first, last] = [weeks[0], weeks.at(-1)];
   return first && last ? `${percent(first)} in the week of ${dayWords(first.week, today)}, ${percent(last)} last` : '';
 }
+
+/** What a calendar of the home shows. */
+export const HOLDS_WORDS: Readonly<Record<CalendarHolds, string>> = {
+  rounds: 'Rounds',
+  shopping: 'Shop days',
+  dates: 'What ends',
+};
+const HELD: Readonly<Record<CalendarHolds, string>> = {
+  rounds: 'the rounds',
+  shopping: 'the shop days',
+  dates: 'what ends on which day',
+};
+/** `the rounds and the shop days` */
+export const holdsWords = (holds: readonly CalendarHolds[]): string =>
+  new Intl.ListFormat('en').format(holds.map((one) => HELD[one]));

@@ -2,7 +2,7 @@ import { BIN_LOOKS, codePrefix, definitionOf, newBinCode, type BinFields, type B
 import { useHousehold } from '@/shared/HouseholdProvider';
 import { useHome } from '@/shared/useHome';
 import { useRunCommand } from '@/shared/useRunCommand';
-import { choicesOf } from '@/kit/form/Choices';
+import { choicesOf } from '@/kit/form/choice';
 import { FormDialog } from '@/kit/form/FormDialog';
 import { Button } from '@/kit/press/Button';
 import { Small } from '@/kit/text/Text';

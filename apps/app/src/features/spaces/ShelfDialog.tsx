@@ -2,7 +2,7 @@ import { definitionOf, SHELF_KINDS, type ShelfFields, type ShelfRow } from '@our
 import { SHELF_KIND_WORDS } from '@/features/drawing/words';
 import { useHome } from '@/shared/useHome';
 import { useRunCommand } from '@/shared/useRunCommand';
-import { choicesOf } from '@/kit/form/Choices';
+import { choicesOf } from '@/kit/form/choice';
 import { FormDialog } from '@/kit/form/FormDialog';
 import { MEASURE_INPUTS } from './measureInputs';
 

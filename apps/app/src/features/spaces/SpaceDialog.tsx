@@ -2,7 +2,7 @@ import { definitionOf, type SpaceFields, type SpaceRow } from '@ours/core';
 import { useHousehold } from '@/shared/HouseholdProvider';
 import { useHome } from '@/shared/useHome';
 import { useRunCommand } from '@/shared/useRunCommand';
-import { choicesOf } from '@/kit/form/Choices';
+import { choicesOf } from '@/kit/form/choice';
 import { FormDialog } from '@/kit/form/FormDialog';
 import { MEASURE_INPUTS } from './measureInputs';
 

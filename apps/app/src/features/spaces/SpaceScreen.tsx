@@ -13,6 +13,7 @@ import { Plate } from '@/kit/text/Plate';
 import { Screen } from '@/kit/layout/Screen';
 import { useContentWidth } from '@/kit/layout/useContentWidth';
 import { Small, Text } from '@/kit/text/Text';
+import { LooksDialog } from '@/features/looks';
 import { PhotoStrip } from '@/features/pictures';
 import { Wishes } from '@/features/wishes';
 import { ChestPlan, OpenDoorView, useFront, wholeSummary, type Front } from '@/features/drawing';
@@ -47,6 +48,7 @@ function OpenSpace({ front }: { front: Front }) {
   const [selected, setSelected] = useState<string | null>(null);
   const { edit } = useLocalSearchParams<{ edit?: string }>();
   const [editing, setEditing] = useState(edit === '1');
+  const [showing, setShowing] = useState(false);
   const room = useHousehold(({ state }) => state.get('room', space.roomId)?.name ?? '');
   const empty = front.view.shelves.length + front.view.doorShelves.length === 0;
   const chosen = useHousehold(({ state }) =>
@@ -88,6 +90,7 @@ function OpenSpace({ front }: { front: Front }) {
             label={toRenew > 0 ? `Labels, ${toRenew} to renew` : 'Labels'}
             onPress={() => router.push(`/space/${space.id}/labels`)}
           />
+          <Button label="Show to a helper …" onPress={() => setShowing(true)} />
         </XStack>
       )}
       {editing || empty ? null : (
@@ -125,6 +128,9 @@ function OpenSpace({ front }: { front: Front }) {
         </>
       }
     >
+      {showing ? (
+        <LooksDialog what="space" spaceId={space.id} name={space.name} onClose={() => setShowing(false)} />
+      ) : null}
       <TwoPane
         left={drawing}
         right={side}

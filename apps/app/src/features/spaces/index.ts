@@ -1,3 +1,5 @@
 export { AddBins } from './AddBins';
 export { NookPanel } from './NookPanel';
 export { SpaceCard } from './SpaceCard';
+export { RoomsDialog } from './RoomsDialog';
+export { useMoveBin } from './useMoveBin';

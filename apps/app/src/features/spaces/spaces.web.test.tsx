@@ -7,7 +7,7 @@ import { ItemDialog } from '@/features/stock/ItemDialog';
 import { NookScreen } from '@/features/stock/NookScreen';
 import { WaitingScreen } from '@/features/sync/WaitingScreen';
 import { NewSpaceScreen } from './NewSpaceScreen';
-import { NooksScreen } from './NooksScreen';
+import { NooksScreen } from '@/features/wall/NooksScreen';
 import { SpaceScreen } from './SpaceScreen';
 
 jest.setTimeout(30_000);

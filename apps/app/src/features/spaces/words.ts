@@ -1,4 +1,5 @@
 import {
+  formatLength,
   formatSize,
   USUAL_SHELVES,
   type BinLook,
@@ -111,6 +112,10 @@ export const thawsThereWords = (place: string, things: number): string =>
 
 export const binMovedWords = (name: string, to: string, code: string, thaws: boolean): string =>
   `${thaws ? 'Moved, to thaw' : 'Moved'}: ${name} to ${to}. Its label stays ${code}.`;
+
+/** Said after a bin moved to a shelf on which, by their widths, not all stand side by side. */
+export const narrowWords = (byTenthMm: number, unit: LengthUnit): string =>
+  `By their measures the bins there are ${formatLength(byTenthMm, unit)} too wide to stand side by side.`;
 
 /** @param heir where what was in it is now; null when it was empty */
 export const removedWords = (name: string, heir: string | null): string =>

@@ -6,6 +6,8 @@ import { useRunCommand } from '@/shared/useRunCommand';
 import { FormDialog } from '@/kit/form/FormDialog';
 import { Button } from '@/kit/press/Button';
 import { BulkDialog } from './BulkDialog';
+import { SplitDialog } from './SplitDialog';
+import { UnitDialog } from './UnitDialog';
 
 /** What the home knows about a kind of thing: names, tags, when it is low, how long it keeps. */
 export function ItemDialog({ itemId, onClose }: { itemId: string | null; onClose: () => void }) {
@@ -29,8 +31,10 @@ type Asked = Pick<ItemFields, keyof ReturnType<typeof inputsOf>>;
 function Form({ item, onClose }: { item: ItemRow; onClose: () => void }) {
   const runCommand = useRunCommand();
   const { unit } = useHome();
-  const [measuring, setMeasuring] = useState(false);
-  if (measuring) return <BulkDialog item={item} onClose={onClose} />;
+  const [page, setPage] = useState<'size' | 'unit' | 'split' | null>(null);
+  if (page === 'size') return <BulkDialog item={item} onClose={onClose} />;
+  if (page === 'unit') return <UnitDialog item={item} onClose={onClose} />;
+  if (page === 'split') return <SplitDialog item={item} onClose={onClose} />;
   const retire = (): void => {
     onClose();
     void runCommand('item_retired', [{ op: 'retire', entity: 'item', id: item.id }], `${item.name} is off the list.`);
@@ -50,8 +54,10 @@ function Form({ item, onClose }: { item: ItemRow; onClose: () => void }) {
           `Saved: ${fields.name}.`,
         )
       }
-      middle={() => <Button label="Room, weight, folding, groups …" onPress={() => setMeasuring(true)} />}
+      middle={() => <Button label="Room, weight, folding, groups …" onPress={() => setPage('size')} />}
     >
+      <Button label={`Kept in another unit than ${item.unit} …`} onPress={() => setPage('unit')} />
+      <Button label="These are two things …" onPress={() => setPage('split')} />
       <Button kind="quiet" label="Take this thing off the list" onPress={retire} />
     </FormDialog>
   );

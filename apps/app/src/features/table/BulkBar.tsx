@@ -8,7 +8,9 @@ import { Button } from '@/kit/press/Button';
 import { counted } from '@/kit/text/counted';
 import { useHome } from '@/shared/useHome';
 import { NookPicker } from '@/shared/NookPicker';
+import { CategoriesDialog } from './CategoriesDialog';
 import { CategoryDialog } from './CategoryDialog';
+import { UnitsDialog } from './UnitsDialog';
 import { worthOf, type StockRow } from './stockRows';
 import type { useBulk } from './useBulk';
 import { TABLE_KEYS, worthWords } from './words';
@@ -42,7 +44,7 @@ export function BulkBar({
 }) {
   const router = useRouter();
   const { currency } = useHome();
-  const [dialog, setDialog] = useState<'category' | 'labels' | null>(null);
+  const [dialog, setDialog] = useState<'category' | 'labels' | 'unit' | 'categories' | null>(null);
   const many = counted(chosen.length, { one: '# row', other: '# rows' });
   const none = chosen.length === 0;
   const { underWay } = bulk;
@@ -71,6 +73,7 @@ export function BulkBar({
         {none ? (
           <>
             <Button label="Likely the same" onPress={() => router.push('/doubles' as never)} />
+            <Button label="Categories …" onPress={() => setDialog('categories')} />
             <Button label="Paste rows …" onPress={() => router.push('/data/table' as never)} />
             <Button label="Copy as a table" onPress={onCopy} />
           </>
@@ -88,6 +91,7 @@ export function BulkBar({
             <Button label="Count" disabled={onCount === null} onPress={() => onCount?.()} />
             <Button label="Move …" onPress={() => onMoving(true)} />
             <Button label="Category …" onPress={() => setDialog('category')} />
+            <Button label="Unit …" onPress={() => setDialog('unit')} />
             <Button label="Labels …" onPress={() => setDialog('labels')} />
             <Button
               label="Given away"
@@ -123,6 +127,19 @@ export function BulkBar({
           }}
         />
       ) : null}
+      {dialog === 'unit' ? (
+        <UnitsDialog
+          rows={chosen}
+          many={many}
+          onClose={() => setDialog(null)}
+          onPick={(unit, eachFor) => {
+            setDialog(null);
+            bulk.keepIn(chosen, unit, eachFor);
+            onClear();
+          }}
+        />
+      ) : null}
+      {dialog === 'categories' ? <CategoriesDialog bulk={bulk} onClose={() => setDialog(null)} /> : null}
       {dialog === 'labels' ? (
         <Dialog title="Labels of the places of which space?" open onClose={() => setDialog(null)}>
           {spacesOf(chosen).map(({ id, name, nookIds }) => (

@@ -3,7 +3,7 @@ import { XStack, YStack } from 'tamagui';
 import { Field } from '@/kit/form/Field';
 import { Dialog } from '@/kit/layout/Dialog';
 import { Button } from '@/kit/press/Button';
-import { useHousehold } from '@/shared/HouseholdProvider';
+import { useCategories } from './useCategories';
 
 const MOST_OFFERED = 12;
 
@@ -19,12 +19,7 @@ export function CategoryDialog({
   onClose: () => void;
 }) {
   const [category, setCategory] = useState('');
-  const known = useHousehold(({ state, version }) => {
-    const uses = new Map<string, number>();
-    for (const item of state.all('item')) uses.set(item.category, (uses.get(item.category) ?? 0) + 1);
-    uses.delete('');
-    return { all: [...uses].sort((a, b) => b[1] - a[1]).map(([name]) => name), version };
-  }).all;
+  const known = useCategories().map(({ name }) => name);
   const typed = category.trim();
   const offered = known.filter((one) => one.toLowerCase().includes(typed.toLowerCase())).slice(0, MOST_OFFERED);
   return (

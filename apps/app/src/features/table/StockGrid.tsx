@@ -4,6 +4,7 @@ import { useCallback, useEffect, useMemo, type KeyboardEvent, type RefObject } f
 import { XStack, YStack } from 'tamagui';
 import { xOf } from '@/kit/chart/Ruler';
 import { useScroller } from '@/kit/layout/Screen';
+import { usePrinting } from '@/kit/layout/usePrinting';
 import { pressable } from '@/kit/press/pressable';
 import { Small, Strong, Text } from '@/kit/text/Text';
 import { useHome } from '@/shared/useHome';
@@ -17,6 +18,8 @@ const HEAD_HEIGHT = 46;
 /** Rows that are drawn beyond those in sight. */
 const BEYOND = 6;
 const FIRST_ROWS = 20;
+/** More rows are no paper any more. */
+const MOST_PRINTED = 1000;
 
 /** The table itself: of very many rows only those in sight are drawn. Inside a Screen. */
 export function StockGrid({
@@ -49,6 +52,7 @@ export function StockGrid({
 }) {
   const { currency } = useHome();
   const scroller = useScroller();
+  const printing = usePrinting();
   const activeAt = useMemo(
     () => (active === null ? -1 : entries.findIndex(({ id }) => id === active)),
     [active, entries],
@@ -79,9 +83,11 @@ export function StockGrid({
   }, [active]);
   // Before the page is laid out, and where it never is, the first rows are drawn.
   const laidOut = scroller !== null && scroller.clientHeight > 0;
-  const drawn = laidOut
-    ? virtual.getVirtualItems().map(({ index, start }) => ({ index, top: start - HEAD_HEIGHT }))
-    : entries.slice(0, FIRST_ROWS).map((_, index) => ({ index, top: index * ROW_HEIGHT }));
+  const drawn = printing
+    ? entries.slice(0, MOST_PRINTED).map((_, index) => ({ index, top: index * ROW_HEIGHT }))
+    : laidOut
+      ? virtual.getVirtualItems().map(({ index, start }) => ({ index, top: start - HEAD_HEIGHT }))
+      : entries.slice(0, FIRST_ROWS).map((_, index) => ({ index, top: index * ROW_HEIGHT }));
   return (
     <div
       ref={grid}
@@ -95,7 +101,10 @@ export function StockGrid({
       style={{ minWidth: leastWidth(columns), position: 'relative' }}
     >
       <Head columns={columns} view={view} onSort={onSort} plan={plan} />
-      <div role="rowgroup" style={{ position: 'relative', height: entries.length * ROW_HEIGHT }}>
+      <div
+        role="rowgroup"
+        style={{ position: 'relative', height: (printing ? drawn.length : entries.length) * ROW_HEIGHT }}
+      >
         {drawn.map(({ index, top }) => {
           const entry = entries[index]!;
           return (
@@ -124,6 +133,11 @@ export function StockGrid({
           );
         })}
       </div>
+      {printing && entries.length > MOST_PRINTED ? (
+        <Text padding={16}>
+          {`The first ${MOST_PRINTED.toLocaleString('en')} of ${entries.length.toLocaleString('en')} rows. All of them: copy the table, or take the file under Data.`}
+        </Text>
+      ) : null}
       {entries.length === 0 ? <Text padding={16}>Nothing of this is here.</Text> : null}
     </div>
   );

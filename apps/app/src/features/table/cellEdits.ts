@@ -34,7 +34,7 @@ export interface CellEnv {
 export type CellReading =
   { ok: true; change: { intent: string; ops: Op[]; words: string } | null } | { ok: false; problem: string };
 
-const LONGEST = { what: 120, category: 60 } as const;
+export const LONGEST = { what: 120, category: 60 } as const;
 const problem = (words: string): CellReading => ({ ok: false, problem: words });
 const nothing: CellReading = { ok: true, change: null };
 

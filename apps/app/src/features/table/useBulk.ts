@@ -1,4 +1,14 @@
-import { linesOfTrip, opsForDiscarding, opsForListing, opsForMoving, opsForWanting, type Op } from '@ours/core';
+import {
+  linesOfTrip,
+  opsForDiscarding,
+  opsForListing,
+  opsForMoving,
+  opsForUnit,
+  opsForWanting,
+  type ItemRow,
+  type Op,
+} from '@ours/core';
+import { useToast } from '@/kit/feedback/Toasts';
 import { counted } from '@/kit/text/counted';
 import { useHouseholdContext } from '@/shared/HouseholdProvider';
 import { opContext } from '@/shared/opContext';
@@ -9,8 +19,19 @@ import type { StockRow } from './stockRows';
 /** What is done with many rows at once; each can be taken back as one. */
 export function useBulk(outlook: Outlook | null) {
   const { store } = useHouseholdContext();
+  const toast = useToast();
   const { runMany, underWay } = useRunMany();
   const many = (count: number): string => counted(count, { one: '# row', other: '# rows' });
+  const recategorise = (items: readonly ItemRow[], category: string): void =>
+    void runMany(
+      'item_changed',
+      items.map(
+        ({ id, category: before }) =>
+          (): Op[] =>
+            before === category ? [] : [{ op: 'change', entity: 'item', id, fields: { category } }],
+      ),
+      (done) => `${category || 'No category'}: ${counted(done, { one: '# thing', other: '# things' })}.`,
+    );
   return {
     underWay,
     list: (rows: readonly StockRow[]): void => {
@@ -52,16 +73,33 @@ export function useBulk(outlook: Outlook | null) {
         ),
         (done) => `Given away: all of ${many(done)}.`,
       ),
-    categorise: (rows: readonly StockRow[], category: string): void =>
+    /** @param eachFor how much of the new unit one of a thing's is; null: nobody can say */
+    keepIn: (rows: readonly StockRow[], unit: string, eachFor: (from: string) => number | null): void => {
+      const things = thingsOf(rows).filter(({ item }) => item.unit !== unit);
+      const able = things.flatMap(({ item }) => {
+        const each = eachFor(item.unit);
+        return each === null || !opsForUnit(store.state, item, unit, each, opContext()).ok ? [] : [{ item, each }];
+      });
+      const rest = things.length - able.length;
+      const stay =
+        rest === 0 ? '' : ` ${counted(rest, { one: '# stays', other: '# stay' })} as before: open them one by one.`;
+      if (able.length === 0)
+        return toast({ text: `None of them can be kept in ${unit} like that.${stay}`, problem: true });
       void runMany(
-        'item_changed',
-        thingsOf(rows).map(
-          ({ item }) =>
-            (): Op[] =>
-              item.category === category ? [] : [{ op: 'change', entity: 'item', id: item.id, fields: { category } }],
-        ),
-        (done) => `${category || 'No category'}: ${counted(done, { one: '# thing', other: '# things' })}.`,
+        'unit_changed',
+        able.map(({ item, each }) => (): Op[] => {
+          const changed = opsForUnit(store.state, item, unit, each, opContext());
+          return changed.ok ? changed.ops : [];
+        }),
+        (done) => `Kept in ${unit}: ${counted(done, { one: '# thing', other: '# things' })}.${stay}`,
+      );
+    },
+    categorise: (rows: readonly StockRow[], category: string): void =>
+      recategorise(
+        thingsOf(rows).map(({ item }) => item),
+        category,
       ),
+    recategorise,
   };
 }
 

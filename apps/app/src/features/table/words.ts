@@ -1,5 +1,5 @@
 import { VIEW_COUNTED, VIEW_GROUPS, VIEW_ROWS, VIEW_SHOWN, type CivilDate, type KeptViewFields } from '@ours/core';
-import { choicesOf, type Choice } from '@/kit/form/Choices';
+import { choicesOf, type Choice } from '@/kit/form/choice';
 import { counted } from '@/kit/text/counted';
 import { dayWords } from '@/kit/text/dayWords';
 import { costWords } from '@/features/restock/words';

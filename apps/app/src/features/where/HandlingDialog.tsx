@@ -1,7 +1,8 @@
 import { HOW_OFTEN, type BinRow, type Handling, type HowOften } from '@ours/core';
 import { useState } from 'react';
 import { XStack, YStack } from 'tamagui';
-import { Choices, choicesOf } from '@/kit/form/Choices';
+import { Choices } from '@/kit/form/Choices';
+import { choicesOf } from '@/kit/form/choice';
 import { Dialog } from '@/kit/layout/Dialog';
 import { Button } from '@/kit/press/Button';
 import { CheckSquare } from '@/kit/press/CheckSquare';

@@ -1,7 +1,8 @@
 import { WISH_KINDS, type WishRow } from '@ours/core';
 import { useState } from 'react';
 import { XStack, YStack } from 'tamagui';
-import { Choices, choicesOf } from '@/kit/form/Choices';
+import { Choices } from '@/kit/form/Choices';
+import { choicesOf } from '@/kit/form/choice';
 import { Field } from '@/kit/form/Field';
 import { Dialog } from '@/kit/layout/Dialog';
 import { ListRow } from '@/kit/layout/ListRow';

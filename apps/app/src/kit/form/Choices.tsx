@@ -1,18 +1,8 @@
-import { useRef, type ReactNode } from 'react';
+import { useRef } from 'react';
 import { ScrollView, XStack, YStack } from 'tamagui';
 import { pressable } from '@/kit/press/pressable';
 import { Small, Strong } from '@/kit/text/Text';
-
-export interface Choice<T extends string> {
-  value: T;
-  label: string;
-  /** Shown over the label. */
-  picture?: ReactNode;
-}
-
-/** Choices from values and their words. */
-export const choicesOf = <T extends string>(values: readonly T[], words: Readonly<Record<T, string>>): Choice<T>[] =>
-  values.map((value) => ({ value, label: words[value] }));
+import type { Choice } from './choice';
 
 const PILL = { minHeight: 44, paddingHorizontal: 14, alignItems: 'center', borderRadius: 22, borderWidth: 1 } as const;
 const CARD = {

@@ -1,7 +1,7 @@
 import { definitionOf, type BinFields } from '@ours/core';
 import { act, fireEvent, screen, waitFor } from '@testing-library/react';
 import { renderWith } from '@/kit/renderWith.test-support';
-import { choicesOf } from './Choices';
+import { choicesOf } from './choice';
 import { FormDialog, readForm } from './FormDialog';
 
 const FIELDS = definitionOf('bin').fields;

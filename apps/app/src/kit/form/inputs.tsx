@@ -1,6 +1,7 @@
 import type { AnyField, LengthUnit } from '@ours/core';
 import type { TextInputProps } from 'react-native';
-import { Choices, type Choice } from './Choices';
+import { Choices } from './Choices';
+import type { Choice } from './choice';
 import { Field } from './Field';
 
 /** How a field of a row is asked for; what it accepts follows from its specification. */

@@ -1,5 +1,6 @@
 import { Fragment, startTransition, useEffect, useRef, useState, type ReactNode } from 'react';
 import { useScroller } from './Screen';
+import { usePrinting } from './usePrinting';
 
 /** What a phone shows at once. */
 const FIRST_ROWS = 10;
@@ -24,8 +25,9 @@ export function LongList<T>({
   first?: number;
 }) {
   const [shown, setShown] = useState(first);
+  const printing = usePrinting();
   // Where a browser cannot tell what is in sight, all rows are drawn.
-  const all = entries.length <= shown || typeof IntersectionObserver === 'undefined';
+  const all = printing || entries.length <= shown || typeof IntersectionObserver === 'undefined';
   return (
     <>
       {(all ? entries : entries.slice(0, shown)).map((entry) => (

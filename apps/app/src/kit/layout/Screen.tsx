@@ -78,13 +78,15 @@ export function Screen({
         alignSelf="center"
       >
         {back === undefined ? null : (
-          <Button
-            kind="quiet"
-            icon={ChevronLeft}
-            iconOnly
-            label="Back"
-            onPress={() => (router.canGoBack() ? router.back() : router.replace(back as never))}
-          />
+          <XStack className="no-print">
+            <Button
+              kind="quiet"
+              icon={ChevronLeft}
+              iconOnly
+              label="Back"
+              onPress={() => (router.canGoBack() ? router.back() : router.replace(back as never))}
+            />
+          </XStack>
         )}
         <YStack flex={1} minWidth={0}>
           <Title numberOfLines={LONG_TITLE < title.length ? 2 : 1} {...titleSize(title)}>
@@ -92,8 +94,10 @@ export function Screen({
           </Title>
           {sub ? <Small numberOfLines={1}>{sub}</Small> : null}
         </YStack>
-        {right}
-        {corner}
+        <XStack className="no-print" gap={8} alignItems="center">
+          {right}
+          {corner}
+        </XStack>
       </XStack>
       {fixed}
       <XStack flex={1} minHeight={0}>
@@ -103,14 +107,22 @@ export function Screen({
           keyboardShouldPersistTaps="handled"
           {...(fullWidth ? { style: { overflowX: 'auto' } as object } : {})}
         >
-          <YStack paddingBottom={24} width="100%" maxWidth={fullWidth ? undefined : WIDEST} alignSelf="center">
+          <YStack
+            className="page-content"
+            paddingBottom={24}
+            width="100%"
+            maxWidth={fullWidth ? undefined : WIDEST}
+            alignSelf="center"
+          >
             <ScrollerContext.Provider value={scroller}>{children}</ScrollerContext.Provider>
           </YStack>
         </ScrollView>
         {side ? <ScrollView flexGrow={0}>{side}</ScrollView> : null}
       </XStack>
-      <ToastLine />
-      {footer}
+      <YStack className="no-print">
+        <ToastLine />
+        {footer}
+      </YStack>
     </YStack>
   );
 }

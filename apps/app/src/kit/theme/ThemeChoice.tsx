@@ -1,6 +1,7 @@
 import { createContext, useContext, useState, type ReactNode } from 'react';
 import { useColorScheme } from 'react-native';
 import { Theme } from 'tamagui';
+import { usePrinting } from '@/kit/layout/usePrinting';
 
 type Choice = 'system' | 'light' | 'dark';
 const KEY = 'nook.theme';
@@ -17,6 +18,7 @@ function kept(): Choice {
 /** Light or dark as the device says, unless the person has chosen. */
 export function ThemeChoice({ children }: { children: ReactNode }) {
   const device = useColorScheme();
+  const printing = usePrinting();
   const [choice, setChoice] = useState<Choice>(kept);
   const choose = (next: Choice): void => {
     setChoice(next);
@@ -25,7 +27,8 @@ export function ThemeChoice({ children }: { children: ReactNode }) {
   const name = choice === 'system' ? (device === 'dark' ? 'dark' : 'light') : choice;
   return (
     <ThemeContext.Provider value={{ choice, choose }}>
-      <Theme name={name}>{children}</Theme>
+      {/* Ink on paper: the light colours, whatever the screen has. */}
+      <Theme name={printing ? 'light' : name}>{children}</Theme>
     </ThemeContext.Provider>
   );
 }

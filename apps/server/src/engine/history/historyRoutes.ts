@@ -1,11 +1,11 @@
 import type { HistoryEntry, ItemEvent } from '@ours/contracts';
-import { mayRead, voidedIds, type Command, type LedgerEventKind, type Role } from '@ours/core';
+import { mayRead, voidedIds, type Command, type ItemBefore, type LedgerEventKind, type Role } from '@ours/core';
 import { and, desc, eq, inArray, isNotNull, ne, sql } from 'drizzle-orm';
 import { Router } from 'express';
 import { inHome, type SignedIn } from '../../accounts/signedIn';
 import type { Context } from '../../context';
-import { inScope, type Database } from '../../db/connect';
-import { account, commandLog, ledgerEvent, lot } from '../../db/schema';
+import { inScope, type Database, type Transaction } from '../../db/connect';
+import { account, commandLog, item, ledgerEvent, lot } from '../../db/schema';
 import { answering } from '../../http/answering';
 import { mustBeMember } from '../../accounts/membership';
 
@@ -33,16 +33,19 @@ async function readItemEvents(db: Database, who: SignedIn, itemId: string): Prom
   if (!UUID.test(itemId)) return [];
   return inScope(db, who, async (tx) => {
     await mustBeMember(tx, who);
-    const of = and(eq(ledgerEvent.householdId, who.householdId), eq(lot.itemId!, itemId));
+    const ids = [itemId, ...(await idsBefore(tx, who.householdId, itemId))];
+    const of = and(eq(ledgerEvent.householdId, who.householdId), inArray(lot.itemId!, ids));
+    const ofItem = and(eq(item.householdId!, ledgerEvent.householdId), eq(item.id!, lot.itemId!));
     const ofLot = and(eq(lot.householdId!, ledgerEvent.householdId), eq(lot.id!, ledgerEvent.lotId));
     const ofCommand = and(
       eq(commandLog.householdId, ledgerEvent.householdId),
       eq(commandLog.id, ledgerEvent.commandId),
     );
     const rows = await tx
-      .select({ event: ledgerEvent, by: BY })
+      .select({ event: ledgerEvent, by: BY, unit: sql<string>`${item.unit!}` })
       .from(ledgerEvent)
       .innerJoin(lot, ofLot)
+      .innerJoin(item, ofItem)
       .leftJoin(commandLog, ofCommand)
       .leftJoin(account, eq(account.id, commandLog.accountId))
       .where(and(of, ne(ledgerEvent.kind, 'voided')))
@@ -54,16 +57,26 @@ async function readItemEvents(db: Database, who: SignedIn, itemId: string): Prom
       .innerJoin(lot, ofLot)
       .where(and(of, eq(ledgerEvent.kind, 'voided')));
     const undone = voidedIds(voids);
-    return rows.map(({ event, by }) => ({
+    return rows.map(({ event, by, unit }) => ({
       id: event.id,
       kind: event.kind as LedgerEventKind,
       quantityThousandths: event.quantityThousandths,
+      unit,
       occurredAt: event.occurredAt.toISOString(),
       reason: event.reason,
       by,
       undone: undone.has(event.id),
     }));
   });
+}
+
+/** Rows whose past is the thing's too: it was kept in another unit. */
+async function idsBefore(tx: Transaction, householdId: string, itemId: string): Promise<string[]> {
+  const [found] = await tx
+    .select({ before: sql<ItemBefore[] | null>`${item.before!}` })
+    .from(item)
+    .where(and(eq(item.householdId!, householdId), eq(item.id!, itemId)));
+  return (found?.before ?? []).map((before) => before.itemId);
 }
 
 async function readHistory(db: Database, who: SignedIn): Promise<HistoryEntry[]> {

@@ -6,7 +6,7 @@ import { useHome } from '@/shared/useHome';
 import { useInSight } from '@/kit/layout/useInSight';
 import { pressable } from '@/kit/press/pressable';
 import { Small, Strong } from '@/kit/text/Text';
-import { heldWords, spaceSizeWords } from './words';
+import { heldWords, spaceSizeWords } from '@/features/spaces/words';
 
 /** What the drawing needs beside the space itself: see `drawingScale`. */
 const FRAME_WIDTH = 14;

@@ -1,14 +1,9 @@
-import {
-  costOf,
-  dismissedItems,
-  linesOfTrip,
-  type HouseholdState,
-  type ItemRow,
-  type LotRow,
-  type PurchaseRow,
-  type RestockEntry,
-} from '@ours/core';
-import type { Outlook } from './outlookStore';
+/** The list of a trip, as everybody of the home sees it. */
+import type { HouseholdState, ItemRow, LotRow, PurchaseRow } from '../household';
+import { costOf, type OutlookAnswer } from './HomeOutlook';
+import { dismissedItems, linesOfTrip } from './restockItems';
+import type { RestockEntry } from './restockList';
+import type { Trip } from './trips';
 
 /** A line of the list: what the outlook proposes, what somebody wrote, or both. */
 export interface ListLine {
@@ -43,7 +38,10 @@ const sizeOf = (state: HouseholdState, item: ItemRow | null): LotRow['packSize']
   item === null ? null : (state.lotsOf(item.id).find(({ packSize }) => packSize !== null)?.packSize ?? null);
 
 /** What the list of a trip shows. */
-export function listView(state: HouseholdState, { answer, trip }: Outlook): ListView {
+export function listView(
+  state: HouseholdState,
+  { answer, trip }: { answer: Pick<OutlookAnswer, 'entries'>; trip: Trip },
+): ListView {
   const written = linesOfTrip(state, trip);
   const off = dismissedItems(state, trip.day);
   const byItem = new Map<string, PurchaseRow[]>();

@@ -1,0 +1,3 @@
+import { FiguresScreen } from '@/features/figures/FiguresScreen';
+
+export default FiguresScreen;

@@ -1,0 +1,1 @@
+export { LooksDialog } from './LooksDialog';
