@@ -47,7 +47,9 @@ const taken = async (page: Page): Promise<Buffer> => {
 /** Several pictures beside each other in one. */
 async function beside(pictures: readonly Buffer[], name: string, [width, height] = [590, 1266]): Promise<void> {
   const page = await browser.newPage({ viewport: { width: width! * pictures.length, height: height! } });
-  const images = pictures.map((one) => `<img src="data:image/png;base64,${one.toString('base64')}">`);
+  const images = pictures.map(
+    (one) => `<img style="height:${height}px" src="data:image/png;base64,${one.toString('base64')}">`,
+  );
   await page.setContent(`<body style="margin:0;display:flex;gap:5px;background:#999">${images.join('')}</body>`);
   await page.screenshot({ path: `${folder}/${name}.png` });
   await page.close();
@@ -83,7 +85,7 @@ await phone.getByRole('button', { name: 'Labels' }).click();
 await phone.getByTestId('label-read').waitFor();
 await shot(phone, 'labels-phone');
 await visit(phone, '/nooks');
-await shot(phone, 'nooks-phone');
+const nooks = [await taken(phone)];
 await visit(phone, '/');
 await phone.getByTestId('find').fill('papr lantrn');
 await phone.getByTestId('answer').waitFor();
@@ -211,6 +213,13 @@ const wide = await open('wide', 'light');
 await enter(wide);
 await stockTable(wide);
 const stock = [await taken(wide)];
+await visit(wide, '/nooks');
+await wide
+  .getByRole('group', { name: 'Rack 1', exact: true })
+  .getByRole('button', { name: /^Bin B3/ })
+  .click();
+nooks.push(await taken(wide));
+await beside(nooks, 'nooks', [828, 800]);
 
 await planIn(wide, 'Stair press');
 await wide.getByRole('button', { name: 'Find the best mix' }).click();

@@ -298,9 +298,68 @@ const VIEWS: [name: string, open: (page: Page, server: HomeServer) => Promise<vo
     },
   ],
   [
+    'figures',
+    async (page) => {
+      await page.goto(`${new URL(page.url()).origin}/figures`);
+      await expect(page.getByRole('table', { name: 'Days opened, by space' })).toBeVisible();
+    },
+  ],
+  [
+    'a list for insurers',
+    async (page) => {
+      await page.getByRole('button', { name: 'A list for insurers …' }).click();
+      await expect(page.getByRole('button', { name: 'Save as PDF' })).toBeVisible();
+    },
+  ],
+  [
+    'several lines for the list',
+    async (page) => {
+      await page.goto(`${new URL(page.url()).origin}/restock`);
+      await page.getByRole('button', { name: 'Add', exact: true }).click();
+      await page.getByRole('button', { name: 'Several lines, or a table …' }).click();
+      await page.getByLabel('One line each, or a table with its head').fill('2 bread\nsoap');
+      await expect(page.getByRole('button', { name: 'Add 2 lines' })).toBeVisible();
+    },
+  ],
+  [
+    'another unit',
+    async (page) => {
+      await page.goto(`${new URL(page.url()).origin}/use-first`);
+      await page.getByRole('button', { name: 'About it' }).first().click();
+      await page.getByRole('button', { name: 'About', exact: true }).click();
+      await page.getByRole('button', { name: /^Kept in another unit than / }).click();
+      await expect(page.getByLabel('Kept in', { exact: true })).toBeVisible();
+    },
+  ],
+  [
+    'the drawing as a file',
+    async (page) => {
+      await page.goto(`${new URL(page.url()).origin}/nooks`);
+      await page.getByRole('link', { name: 'Rack 1' }).click();
+      await page.getByRole('button', { name: 'Drawing as a file …' }).click();
+      await expect(page.getByRole('button', { name: 'Save SVG' })).toBeVisible();
+    },
+  ],
+  [
+    'an address for a helper',
+    async (page) => {
+      await page.getByRole('button', { name: 'Done' }).last().click();
+      await page.getByRole('button', { name: 'Show to a helper …' }).click();
+      await page.getByRole('button', { name: 'Make an address' }).click();
+      await expect(page.getByLabel('Address', { exact: true })).toBeVisible();
+    },
+  ],
+  [
+    'what a helper sees',
+    async (page) => {
+      await page.goto(await page.getByLabel('Address', { exact: true }).inputValue());
+      await expect(page.getByTestId('open-door')).toBeVisible();
+    },
+  ],
+  [
     'scanning',
     async (page) => {
-      await goTo(page, 'Record');
+      await page.goto(`${new URL(page.url()).origin}/record`);
       await page.getByRole('button', { name: 'Scan a code' }).click();
       await expect(page.getByLabel('Or type what stands below it')).toBeVisible();
     },

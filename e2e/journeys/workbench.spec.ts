@@ -1,5 +1,6 @@
 import type { Locator, Page } from '@playwright/test';
 import { execFileSync } from 'node:child_process';
+import { readFile } from 'node:fs/promises';
 import { allSaved, expect, goTo, openDemo, startHome, test } from './home';
 
 // Bins and things are moved about.
@@ -177,7 +178,7 @@ test('a thing is kept in another unit, split in two, and found in the figures; t
   // Kept in another unit and split, nothing was carried anywhere.
   await expect(page.getByRole('region', { name: 'Moved most often' })).toContainText('Nothing was moved');
   await expect(page.getByRole('table', { name: 'Days opened, by space' })).toContainText('Pantry');
-  await page.getByRole('button', { name: 'For insurers …' }).click();
+  await page.getByRole('button', { name: 'A list for insurers …' }).click();
   await page.getByRole('radio', { name: 'Everything' }).click();
   const [download] = await Promise.all([
     page.waitForEvent('download'),
@@ -188,4 +189,56 @@ test('a thing is kept in another unit, split in two, and found in the figures; t
   const words = execFileSync('pdftotext', ['-layout', file, '-'], { encoding: 'utf8' });
   for (const part of ['Ferry house: what there is', 'Kitchen', 'Rice, wild', '400 g', 'no price', '1 of 1'])
     expect(words).toContain(part);
+});
+
+test('a space as a drawing in a file, several lines onto the list at once, days of the home for a calendar @wide', async ({
+  page,
+  server,
+}, info) => {
+  await openDemo(page, server);
+  await goTo(page, 'Nooks');
+  await page.getByRole('link', { name: /^Rack 1, / }).click();
+  await page.getByRole('button', { name: 'Drawing as a file …' }).click();
+  const save = async (button: string, name: string): Promise<Buffer> => {
+    const [download] = await Promise.all([
+      page.waitForEvent('download'),
+      page.getByRole('button', { name: button }).click(),
+    ]);
+    const path = info.outputPath(name);
+    await download.saveAs(path);
+    return readFile(path);
+  };
+  const svg = (await save('Save SVG', 'rack.svg')).toString('utf8');
+  expect(svg).toMatch(/^<svg[^>]* xmlns="http:\/\/www\.w3\.org\/2000\/svg"/);
+  expect(svg).toContain('<title>Rack 1</title>');
+  expect(svg).toContain('paper lanterns');
+  // PNG, third edition, 5.2: its first eight bytes; the header's width and height follow at 16.
+  const png = await save('Save PNG', 'rack.png');
+  expect([...png.subarray(0, 8)]).toEqual([137, 80, 78, 71, 13, 10, 26, 10]);
+  expect(png.readUInt32BE(16)).toBeGreaterThan(2000);
+  await page.getByRole('dialog').getByRole('button', { name: 'Done' }).click();
+
+  await goTo(page, 'Restock');
+  const things = async (): Promise<number> =>
+    Number(/(\d+) things$/.exec((await page.getByText(/ · \d+ things$/).textContent())!)![1]);
+  const before = await things();
+  await page.getByRole('button', { name: 'Add', exact: true }).click();
+  await page.getByRole('button', { name: 'Several lines, or a table …' }).click();
+  await page
+    .getByLabel('One line each, or a table with its head')
+    .fill('Artikel;Menge\nKreide;3\nSalz;viele\nHolzleim;1');
+  await expect(page.getByText('“viele” is no number of packs', { exact: false })).toBeVisible();
+  await expect(page.getByText('1 line is not read and left out.')).toBeVisible();
+  await page.getByRole('button', { name: 'Add 2 lines' }).click();
+  await expect(page.getByText('On the list: 2 lines.')).toBeVisible();
+  await expect.poll(things).toBe(before + 2);
+
+  await goTo(page, 'Rounds');
+  await page.getByRole('button', { name: 'Rounds …' }).click();
+  const calendar = page.getByRole('group', { name: 'In your calendar' });
+  await calendar.getByRole('button', { name: 'Shop days' }).click();
+  await calendar.getByRole('button', { name: 'What ends' }).click();
+  const ics = (await save('As a calendar file (iCalendar)', 'home.ics')).toString('utf8');
+  expect(ics).toContain('SUMMARY:Shopping: ');
+  expect(ics).toMatch(/SUMMARY:Ends?: /);
 });

@@ -38,6 +38,26 @@ export async function shareText(title: string, text: string): Promise<'shared' |
   }
 }
 
+/** Hands a file on by the device's own way of sharing where that takes files, else offers it to keep. Answers what was done. */
+export async function shareFile(
+  name: string,
+  type: string,
+  content: string | Uint8Array,
+): Promise<'shared' | 'saved' | 'stopped'> {
+  const files = [new File([content as BlobPart], name, { type })];
+  if (typeof navigator.canShare === 'function' && navigator.canShare({ files })) {
+    try {
+      await navigator.share({ files, title: name });
+      return 'shared';
+    } catch (error) {
+      // Whoever closes the sheet wants nothing any more; a sheet that does not open is no way.
+      if ((error as Error).name === 'AbortError') return 'stopped';
+    }
+  }
+  saveFile(name, type, content);
+  return 'saved';
+}
+
 /** Asks for a picture: from the camera on a phone, else from a file; null when none was chosen. */
 export function pickPicture(camera: boolean): Promise<File | null> {
   return new Promise((done) => {

@@ -18,4 +18,13 @@ export {
   type RowReading,
   StockImport,
 } from './importStock';
+export { type ListRow, listRows } from './listRows';
+export {
+  opsForPlaceRow,
+  type PlaceChange,
+  type PlaceRow,
+  placeRows,
+  type PlaceRowProblem,
+  type PlaceSide,
+} from './placeRows';
 export { opsForImport } from './importOps';

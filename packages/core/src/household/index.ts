@@ -35,6 +35,7 @@ export {
   type AbsenceRow,
   type Front,
   type ItemBefore,
+  type NookKind,
   type Pack,
   type KeepingRow,
   type PickRow,

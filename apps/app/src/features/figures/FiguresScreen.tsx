@@ -66,7 +66,10 @@ export function FiguresScreen() {
     </Figure>
   );
   return (
-    <Screen title="Figures" back="/restock" right={<Button label="For insurers …" onPress={() => setInsuring(true)} />}>
+    <Screen title="Figures" back="/restock">
+      <XStack paddingHorizontal={16}>
+        <Button label="A list for insurers …" onPress={() => setInsuring(true)} />
+      </XStack>
       <XStack flexWrap="wrap" gap={16} padding={16} alignItems="flex-start">
         <Figure title="Worth, by room">
           <Text>

@@ -1,7 +1,8 @@
 import { PAPERS, type InsuredThing } from '@ours/core';
 import type { PDFFont, PDFImage, PDFPage } from 'pdf-lib';
 import { amountWords } from '@/features/stock/words';
-import { beginPdf, fetchLabelFonts } from '@/features/labels';
+import { beginPdf } from '@/features/labels';
+import { fetchLabelFonts } from '@/kit/printFonts';
 import { costWords } from '@/features/restock/words';
 import { counted } from '@/kit/text/counted';
 import { dayWords } from '@/kit/text/dayWords';

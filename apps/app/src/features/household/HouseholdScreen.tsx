@@ -16,6 +16,7 @@ import { Choices } from '@/kit/form/Choices';
 import { Field } from '@/kit/form/Field';
 import { ListHeading, ListRow } from '@/kit/layout/ListRow';
 import { Screen } from '@/kit/layout/Screen';
+import { isSpeechOn, recognitionOf, setSpeechOn } from '@/kit/speech/speechChoice';
 import { useThemeChoice } from '@/kit/theme/ThemeChoice';
 import { Mono, Small, Text } from '@/kit/text/Text';
 import { personWords, sessionWords, unsentWords } from './words';
@@ -70,6 +71,7 @@ export function HouseholdScreen() {
           onChange={theme.choose}
         />
       </YStack>
+      <Speech />
       <ListHeading title="People" remark={people.length === 0 ? 'nobody noted' : undefined} />
       {people.map((person) => (
         <ListRow key={person.id} title={person.name} detail={personWords(person, unit)} />
@@ -131,6 +133,33 @@ export function HouseholdScreen() {
         />
       </YStack>
     </Screen>
+  );
+}
+
+/** Lines can be spoken where the browser listens; said beside it who turns speech into text. */
+function Speech() {
+  const [on, setOn] = useState(isSpeechOn);
+  const able = recognitionOf() !== null;
+  return (
+    <YStack padding={16} paddingTop={0} gap={4}>
+      <Choices
+        label="Speak lines on this device"
+        choices={[
+          { value: 'off', label: 'Off' },
+          { value: 'on', label: 'On' },
+        ]}
+        value={on ? 'on' : 'off'}
+        onChange={(value) => {
+          setSpeechOn(value === 'on');
+          setOn(value === 'on');
+        }}
+      />
+      <Small>
+        {able
+          ? 'The browser turns what is said into text; many browsers send it to a server of their maker for that. Nothing of it goes to this home’s server before the line is saved.'
+          : 'This browser does not turn speech into text: lines are typed here.'}
+      </Small>
+    </YStack>
   );
 }
 

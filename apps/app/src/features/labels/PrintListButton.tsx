@@ -3,7 +3,8 @@ import { useToast } from '@/kit/feedback/Toasts';
 import { saveFile } from '@/kit/files';
 import { Button } from '@/kit/press/Button';
 import { useHome } from '@/shared/useHome';
-import { fetchLabelFonts, pagesPdf } from './labelsPdf';
+import { fetchLabelFonts } from '@/kit/printFonts';
+import { pagesPdf } from './labelsPdf';
 
 /** Saves a list to tick by hand as a PDF. */
 export function PrintListButton({ list, file }: { list: () => Omit<CheckSheet, 'size'>; file: string }) {

@@ -1,2 +1,2 @@
-export { beginPdf, fetchLabelFonts, pagesPdf } from './labelsPdf';
+export { beginPdf, pagesPdf } from './labelsPdf';
 export { PrintListButton } from './PrintListButton';

@@ -1,6 +1,6 @@
 import { LABEL_LINE_MM, type LabelFont, type LabelMark } from '@ours/core';
 import { PRINTED } from '@/kit/theme/palette';
-import type { LabelFonts } from './labelsPdf';
+import type { LabelFonts } from '@/kit/printFonts';
 import { scanCode } from './scanCode';
 
 const FACES: Readonly<Record<LabelFont, string>> = { bold: 'print-bold', regular: 'print-regular', mono: 'print-mono' };

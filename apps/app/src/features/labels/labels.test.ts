@@ -12,7 +12,8 @@ import {
   type LabelFont,
 } from '@ours/core';
 import { PDFDocument } from 'pdf-lib';
-import { labelsPdf, pagesPdf, testPagePdf, type LabelFonts } from './labelsPdf';
+import type { LabelFonts } from '@/kit/printFonts';
+import { labelsPdf, pagesPdf, testPagePdf } from './labelsPdf';
 import { labelSvg } from './labelSvg';
 import { scanCode } from './scanCode';
 import { changedWords, codeWords, distanceWords, pagesWords, readableWords, sheetWords, shiftWords } from './words';

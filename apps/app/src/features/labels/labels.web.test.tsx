@@ -23,8 +23,8 @@ jest.mock('./labelsPdf', () => ({
   labelsPdf: (...given: unknown[]) => mockPdf(...given),
   testPagePdf: (...given: unknown[]) => mockPdf(...given),
   pagesPdf: (...given: unknown[]) => mockPdf(...given),
-  fetchLabelFonts: () => mockFonts(),
 }));
+jest.mock('@/kit/printFonts', () => ({ fetchLabelFonts: () => mockFonts() }));
 
 const press = async (name: string | RegExp, role = 'button'): Promise<void> => {
   await act(async () => {

@@ -8,10 +8,9 @@ import {
   type LabelSheet,
 } from '@ours/core';
 import type { Color, PDFFont, PDFPage, Rotation } from 'pdf-lib';
+import type { LabelFonts } from '@/kit/printFonts';
 import { scanCode } from './scanCode';
 
-/** The shipped typefaces as files that a PDF can hold. */
-export type LabelFonts = Readonly<Record<LabelFont, Uint8Array>>;
 export interface Shift {
   right: number;
   down: number;
@@ -160,15 +159,4 @@ export async function testPagePdf(sheet: LabelSheet, shift: Shift, fonts: LabelF
   for (let mm = 0; mm <= 100; mm += 5) pen.line(left + mm, top, left + mm, top - (mm % 10 === 0 ? 4 : 2.5), 0.25);
   pen.text('This line is 100 mm long. Print at full size, not “fit to page”.', left, top + 5, 3.4, 'regular');
   return pdf.save();
-}
-
-/** Fetches the typefaces; kept for offline use with the app. */
-export async function fetchLabelFonts(): Promise<LabelFonts> {
-  const one = async (name: LabelFont): Promise<Uint8Array> => {
-    const answer = await fetch(`/print/${name}.ttf`);
-    if (!answer.ok) throw new Error(`The typeface ${name} answered ${answer.status}`);
-    return new Uint8Array(await answer.arrayBuffer());
-  };
-  const [bold, regular, mono] = await Promise.all([one('bold'), one('regular'), one('mono')]);
-  return { bold, regular, mono };
 }

@@ -12,7 +12,8 @@ import {
   type LengthUnit,
   type SpaceRow,
 } from '@ours/core';
-import { fetchLabelFonts, pagesPdf } from '@/features/labels';
+import { pagesPdf } from '@/features/labels';
+import { fetchLabelFonts } from '@/kit/printFonts';
 import { sizeWords } from '@/features/fit/words';
 import { useToast } from '@/kit/feedback/Toasts';
 import { saveFile } from '@/kit/files';

@@ -5,6 +5,7 @@ import { EmptyState } from '@/kit/layout/EmptyState';
 import { Button } from '@/kit/press/Button';
 import { Dialog } from '@/kit/layout/Dialog';
 import { Field } from '@/kit/form/Field';
+import { isSpeechOn, recognitionOf } from '@/kit/speech/speechChoice';
 import { Plate } from '@/kit/text/Plate';
 import { Screen } from '@/kit/layout/Screen';
 import { TwoPane } from '@/kit/layout/TwoPane';
@@ -15,12 +16,14 @@ import { BelongsHint } from './BelongsHint';
 import { JustNow } from './JustNow';
 import { ReadBack } from './ReadBack';
 import { BESIDE_WIDTH, RecordBeside } from './RecordBeside';
+import { SpeakBar } from './SpeakBar';
 import { useRecording } from './useRecording';
 
 /** Line after line into one place: read back as a card, corrected, saved, on to the next. */
 export function RecordScreen() {
   const router = useRouter();
   const [choosing, setChoosing] = useState(false);
+  const [speaks] = useState(() => isSpeechOn() && recognitionOf() !== null);
   const recording = useRecording();
   const { input, text, card, place } = recording;
   if (place === null) {
@@ -72,6 +75,14 @@ export function RecordScreen() {
           autoCorrect={false}
           testID="record-line"
         />
+        {speaks ? (
+          <SpeakBar
+            text={text}
+            mayGoOn={card.understood}
+            onText={recording.write}
+            onNext={() => void recording.save()}
+          />
+        ) : null}
         {text.trim() === '' ? (
           <Small>
             Also: “2 eggs used”, “candles =5” or “out of rice” say what is left, “opened today”, “frozen”, “batch L12”,

@@ -40,6 +40,7 @@ import { OutlookWait } from './OutlookWait';
 import { RestockFrame } from './RestockFrame';
 import { LineDeeds, RestockRow, RulerHead, type RulerPlan } from './RestockRow';
 import { RunwayLegend } from './RunwayLegend';
+import { SeveralDialog } from './SeveralDialog';
 import { TripDialog } from './TripDialog';
 import { TripHead } from './TripHead';
 import { useOutlook } from './useOutlook';
@@ -80,6 +81,7 @@ function List({ outlook, onDays }: { outlook: Outlook; onDays: () => void }) {
   const [open, setOpen] = useState<string | null>(null);
   const [all, setAll] = useState(false);
   const [adding, setAdding] = useState(false);
+  const [several, setSeveral] = useState(false);
   const [showing, setShowing] = useState(false);
   const [offering, setOffering] = useState<ListLine | null>(null);
   const { today, trip, trips, answer } = outlook;
@@ -283,6 +285,20 @@ function List({ outlook, onDays }: { outlook: Outlook; onDays: () => void }) {
           onClose={() => setOffering(null)}
         />
       ) : null}
+      {several ? (
+        <SeveralDialog
+          trip={trip}
+          onClose={() => setSeveral(false)}
+          onAdd={(lines) => {
+            setSeveral(false);
+            void runCommand(
+              'list_changed',
+              lines.flatMap((line) => opsForListing(trip, line, opContext())),
+              `On the list: ${counted(lines.length, { one: '# line', other: '# lines' })}.`,
+            );
+          }}
+        />
+      ) : null}
       {showing ? (
         <LooksDialog what="list" spaceId={null} name="the shopping list" onClose={() => setShowing(false)} />
       ) : null}
@@ -290,6 +306,10 @@ function List({ outlook, onDays }: { outlook: Outlook; onDays: () => void }) {
         <AddLineDialog
           trip={trip}
           onClose={() => setAdding(false)}
+          onSeveral={() => {
+            setAdding(false);
+            setSeveral(true);
+          }}
           onAdd={(line) =>
             void runCommand('list_changed', opsForListing(trip, line, opContext()), `On the list: ${line.name}.`)
           }

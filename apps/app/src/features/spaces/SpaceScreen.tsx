@@ -16,7 +16,7 @@ import { Small, Text } from '@/kit/text/Text';
 import { LooksDialog } from '@/features/looks';
 import { PhotoStrip } from '@/features/pictures';
 import { Wishes } from '@/features/wishes';
-import { ChestPlan, OpenDoorView, useFront, wholeSummary, type Front } from '@/features/drawing';
+import { ChestPlan, DrawingDialog, OpenDoorView, useFront, wholeSummary, type Front } from '@/features/drawing';
 import { summaryWords } from '@/features/drawing/words';
 import { NookPanel } from './NookPanel';
 import { SpaceContents } from './SpaceContents';
@@ -49,6 +49,7 @@ function OpenSpace({ front }: { front: Front }) {
   const { edit } = useLocalSearchParams<{ edit?: string }>();
   const [editing, setEditing] = useState(edit === '1');
   const [showing, setShowing] = useState(false);
+  const [saving, setSaving] = useState(false);
   const room = useHousehold(({ state }) => state.get('room', space.roomId)?.name ?? '');
   const empty = front.view.shelves.length + front.view.doorShelves.length === 0;
   const chosen = useHousehold(({ state }) =>
@@ -90,6 +91,7 @@ function OpenSpace({ front }: { front: Front }) {
             label={toRenew > 0 ? `Labels, ${toRenew} to renew` : 'Labels'}
             onPress={() => router.push(`/space/${space.id}/labels`)}
           />
+          <Button label="Drawing as a file …" onPress={() => setSaving(true)} />
           <Button label="Show to a helper …" onPress={() => setShowing(true)} />
         </XStack>
       )}
@@ -128,6 +130,7 @@ function OpenSpace({ front }: { front: Front }) {
         </>
       }
     >
+      {saving ? <DrawingDialog spaceId={space.id} onClose={() => setSaving(false)} /> : null}
       {showing ? (
         <LooksDialog what="space" spaceId={space.id} name={space.name} onClose={() => setShowing(false)} />
       ) : null}

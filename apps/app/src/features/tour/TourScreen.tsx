@@ -20,6 +20,7 @@ import { NookPlate } from '@/shared/NookPlate';
 import { opContext } from '@/shared/opContext';
 import { wayTo } from '@/shared/placeWords';
 import { useRunCommand } from '@/shared/useRunCommand';
+import { ScannedHere } from './ScannedHere';
 import { stopWords, tourWords } from './words';
 
 /** Standing before a space: shelf by shelf, bin by bin; look, picture, line, count, next. What was skipped is remembered. */
@@ -93,8 +94,10 @@ function Tour({ front }: { front: Front }) {
           </Strong>
         </XStack>
         <PhotoStrip ofId={at} name={way?.steps.at(-1) ?? ''} />
-        <Inside nookId={at} />
-        <RecordHere nookId={at} />
+        <ScannedHere spaceId={space.id} nookId={at} onGo={setAgain}>
+          <Inside nookId={at} />
+          <RecordHere nookId={at} />
+        </ScannedHere>
       </YStack>
     );
   return (

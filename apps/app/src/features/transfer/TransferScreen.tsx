@@ -15,6 +15,7 @@ import { Small } from '@/kit/text/Text';
 import { useHouseholdContext } from '@/shared/HouseholdProvider';
 import { today } from '@/shared/opContext';
 import { usePhotos } from '@/shared/PhotosProvider';
+import { PlacesDialog } from './PlacesDialog';
 import {
   containersTable,
   historyTable,
@@ -42,6 +43,7 @@ export function TransferScreen() {
   const [style, setStyle] = useState<TableStyle>('comma');
   const [underWay, setUnderWay] = useState<UnderWay | null>(null);
   const [said, setSaid] = useState('');
+  const [places, setPlaces] = useState(false);
   const stopper = useRef<AbortController | null>(null);
   const day = today();
   const save = async (name: string, table: Table): Promise<void> => {
@@ -161,6 +163,18 @@ export function TransferScreen() {
         onPress={() => router.push('/data/table' as never)}
       />
       <ListRow
+        title="Names and sizes of places …"
+        detail="from a table as saved here, changed in a spreadsheet"
+        detailLines={3}
+        onPress={() => setPlaces(true)}
+      />
+      <ListRow
+        title="Lines of the shopping list …"
+        detail="on the list: Add, then several lines or a table"
+        detailLines={3}
+        onPress={() => router.push('/restock' as never)}
+      />
+      <ListRow
         title="A whole home …"
         detail="an archive or JSON as saved here: the home becomes what it says"
         detailLines={3}
@@ -185,6 +199,7 @@ export function TransferScreen() {
           <Small color="$color">{said}</Small>
         </YStack>
       )}
+      {places ? <PlacesDialog onClose={() => setPlaces(false)} /> : null}
       <TwoPane
         gap={16}
         left={out}

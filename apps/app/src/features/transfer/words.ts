@@ -6,6 +6,7 @@ import {
   type RowReading,
   type StockColumn,
   type TableHabit,
+  type PlaceSide,
 } from '@ours/core';
 import type { TableLook, TableProblem } from '@/jobs/tableJob';
 import { counted } from '@/kit/text/counted';
@@ -157,3 +158,16 @@ export const kindsWords = (kinds: Readonly<Record<string, number>>): string =>
   Object.entries(KIND_WORDS)
     .flatMap(([kind, words]) => ((kinds[kind] ?? 0) > 0 ? [counted(kinds[kind]!, words)] : []))
     .join(', ') || 'nothing';
+
+/** Sides of a place, in a table of places. */
+export const PLACE_FIELD_WORDS: Readonly<Record<PlaceSide, string>> = {
+  widthTenthMm: 'width',
+  heightTenthMm: 'height',
+  depthTenthMm: 'depth',
+};
+/** Why a table of places is not read at all. */
+export const PLACE_TABLE_WORDS: Readonly<Record<'empty' | 'no_head', string>> = {
+  empty: 'There is nothing in this file.',
+  no_head:
+    'This is no table of places: its first row has to name the columns, with “code” and at least one of name, width, height and depth.',
+};

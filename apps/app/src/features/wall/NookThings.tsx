@@ -21,7 +21,7 @@ export function NookThings({ nookId }: { nookId: string }) {
     version,
   })).rows;
   return (
-    <YStack role="list" aria-label="What is in it">
+    <YStack role="group" aria-label="What is in it">
       {things.map(({ lot, item }) => (
         <ListRow
           key={lot.id}

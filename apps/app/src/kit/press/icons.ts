@@ -21,4 +21,5 @@ export { default as Check } from 'lucide-react-native/icons/check';
 export { default as Grip } from 'lucide-react-native/icons/grip-vertical';
 export { default as Warning } from 'lucide-react-native/icons/triangle-alert';
 export { default as ScanIcon } from 'lucide-react-native/icons/scan-barcode';
+export { default as Mic } from 'lucide-react-native/icons/mic';
 export { default as Camera } from 'lucide-react-native/icons/camera';
