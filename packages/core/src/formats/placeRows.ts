@@ -2,8 +2,7 @@
 import { foldText, readCode, readLength, type ReadingProblem } from '../base';
 import type { HouseholdState, NookKind, Op } from '../household';
 
-const SIDES = ['widthTenthMm', 'heightTenthMm', 'depthTenthMm'] as const;
-export type PlaceSide = (typeof SIDES)[number];
+export type PlaceSide = 'widthTenthMm' | 'heightTenthMm' | 'depthTenthMm';
 
 /** What a cell would change. */
 export type PlaceChange =

@@ -1,5 +1,7 @@
 /** A drawing on the page as a file of its own, with the typefaces it is written in. */
 
+import { PRINTED } from '@/kit/theme/palette';
+
 const SVG = 'http://www.w3.org/2000/svg';
 /** How many dots of a picture are one of the drawing. */
 const DOTS = 3;
@@ -37,7 +39,7 @@ export function drawingText(drawn: SVGSVGElement, title: string, fonts: Readonly
     make('title', {}, title),
     make('style', {}, faces),
     make('rect', {
-      ...{ x: String(-MARGIN), y: String(-MARGIN), width: String(width), height: String(height), fill: '#ffffff' },
+      ...{ x: String(-MARGIN), y: String(-MARGIN), width: String(width), height: String(height), fill: PRINTED.paper },
     }),
   );
   return { svg: new XMLSerializer().serializeToString(copy), width, height };
