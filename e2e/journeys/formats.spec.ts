@@ -86,6 +86,38 @@ const choose2 = async (page: Page, path: string): Promise<void> => {
   await chooser.setFiles(path);
 };
 
+// UTF-8 with its mark, as spreadsheets save it; semicolons where the comma is the decimal mark.
+const MARK = '\uFEFF';
+const HABITS: [language: string, head: string, row: (name: string, code: string) => string][] = [
+  [
+    'French',
+    'Désignation;Quantité;Unité;Emplacement;Date de péremption',
+    (name, code) => `${name};2,5;kg;${code};27/11/2027`,
+  ],
+  ['American', 'Item,Qty,Unit,Location,Expiration Date', (name, code) => `${name},2.5,kg,${code},11/27/2027`],
+  ['Swedish', 'Benämning;Antal;Enhet;Plats;Bäst före', (name, code) => `${name};2,5;kg;${code};2027-11-27`],
+];
+
+test('tables as spreadsheets of three more languages write them: the same amount and the same day @wide', async ({
+  page,
+  server,
+}, info) => {
+  await openDemo(page, server);
+  await goToPath(page, '/data');
+  const out = await readFile(await save(page, 'Save stock', info.outputPath('stock.csv')), 'utf8');
+  const code = /,([1-9A-Z]{2,3}-[1-9A-Z]+),/.exec(out)![1]!;
+  for (const [language, head, row] of HABITS) {
+    const file = info.outputPath(`${language}.csv`);
+    await writeFile(file, `${MARK}${head}\r\n${row('Buckwheat', code)}\r\n`);
+    await goToPath(page, '/data/table');
+    await choose(page, file);
+    await expect(page.getByRole('radio', { name: 'new 1' })).toBeVisible();
+    const list = page.getByTestId('import-rows');
+    await expect(list).toContainText('2.5 kg');
+    await expect(list).toContainText('27 Nov 2027');
+  }
+});
+
 test('what is no table is said in one sentence; a pasted table is written and taken back as one', async ({
   page,
   server,

@@ -63,7 +63,13 @@ test('the main job by the keyboard alone: a place, what is in it, found, used, t
       .first(),
   ).toBeVisible();
   await enter(page, 'Done');
-  await enter(page, /^Bin .*jars/);
+  // Over the drawing by the arrows.
+  await tabTo(page, /^Bin .*jars/);
+  await page.keyboard.press('ArrowRight');
+  await expect(page.getByRole('button', { name: /^Bin .*tins/ })).toBeFocused();
+  await page.keyboard.press('ArrowLeft');
+  await expect(page.getByRole('button', { name: /^Bin .*jars/ })).toBeFocused();
+  await page.keyboard.press('Enter');
   await expect(page.getByTestId('nook-panel')).toBeVisible();
   await enter(page, 'Record');
   const line = page.getByTestId('record-line');

@@ -4,6 +4,7 @@ import Svg, { G, Line, Path, Rect, Text as SvgText } from 'react-native-svg';
 import { YStack } from 'tamagui';
 import type { Palette } from '@/kit/theme/palette';
 import { BODY_FONT } from '@/kit/theme/tamagui.config';
+import { arrowFocus } from '@/kit/press/arrowFocus';
 import { usePalette } from '@/kit/theme/usePalette';
 import { AskedMeasure, type Asked } from './AskedMeasure';
 import { BinShape, type BinMood } from './BinShape';
@@ -64,7 +65,13 @@ export const OpenDoorView = memo(function OpenDoorView(props: OpenDoorViewProps)
   const shelves = [...view.shelves, ...view.doorShelves];
   const lit = shelves.flatMap(({ bins }) => bins).find(({ bin }) => bin.id === props.hereId);
   return (
-    <YStack width={width} height={height} position="relative" testID="open-door">
+    <YStack
+      width={width}
+      height={height}
+      position="relative"
+      testID="open-door"
+      {...(onPressNook ? { onKeyDown: arrowFocus as never } : {})}
+    >
       <Svg width={width} height={height} aria-hidden>
         <Body view={view} place={place} palette={palette} thumbnail={props.thumbnail ?? false} />
         {shelves.map((one) => (

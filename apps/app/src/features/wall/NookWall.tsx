@@ -5,6 +5,7 @@ import { ListHeading } from '@/kit/layout/ListRow';
 import { LongList } from '@/kit/layout/LongList';
 import { Screen } from '@/kit/layout/Screen';
 import { RAIL_WIDTH } from '@/kit/layout/useContentWidth';
+import { arrowFocus } from '@/kit/press/arrowFocus';
 import { Button } from '@/kit/press/Button';
 import { ZoomIn, ZoomOut } from '@/kit/press/icons';
 import { counted } from '@/kit/text/counted';
@@ -87,8 +88,8 @@ export function NookWall({ links, add, children }: { links: ReactNode; add: Reac
               <YStack padding={16} gap={8}>
                 <Text>Choose a bin to see what is in it. Drag it to another shelf, also of another space.</Text>
                 <Small>
-                  By keyboard: Tab to a bin, Enter chooses it; Space takes hold, the arrows go from shelf to shelf,
-                  Space sets it down, Esc leaves it where it was.
+                  By keyboard: Tab to a bin, the arrows go on from there, Enter chooses it; Space takes hold, the arrows
+                  go from shelf to shelf, Space sets it down, Esc leaves it where it was.
                 </Small>
               </YStack>
             ) : (
@@ -104,7 +105,7 @@ export function NookWall({ links, add, children }: { links: ReactNode; add: Reac
       {links}
       <Suspense fallback={<Small padding={SIDE}>Opening …</Small>}>
         <DragArea onDrop={drop} scrolls>
-          <XStack flexWrap="wrap" columnGap={24}>
+          <XStack flexWrap="wrap" columnGap={24} onKeyDown={arrowFocus as never}>
             <LongList
               entries={filled}
               first={6}

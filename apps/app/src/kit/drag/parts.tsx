@@ -15,6 +15,7 @@ import {
   type KeyboardCoordinateGetter,
 } from '@dnd-kit/core';
 import { createContext, useContext, type CSSProperties, type KeyboardEvent, type ReactNode } from 'react';
+import { ARROWS, middleOf, nearestThatWay } from '@/kit/press/nearest';
 
 /** Below this many pixels a press is a press and not a drag. */
 const DRAGS_FROM = 4;
@@ -27,37 +28,21 @@ const CODES = {
   cancel: [KeyboardCode.Esc],
   end: [KeyboardCode.Space, KeyboardCode.Enter],
 };
-const WAYS: Readonly<Record<string, readonly [x: number, y: number]>> = {
-  ArrowRight: [1, 0],
-  ArrowLeft: [-1, 0],
-  ArrowDown: [0, 1],
-  ArrowUp: [0, -1],
-};
-/** What lies aside counts as so much further away. */
-const ASIDE = 2;
 /** Within an area that scrolls: a finger scrolls it until it rests. */
 const ScrollsContext = createContext(false);
 
 /** An arrow goes to the nearest place that way. */
 const toNextPlace: KeyboardCoordinateGetter = (event, { currentCoordinates, context }) => {
-  const way = WAYS[event.code];
+  const way = ARROWS[event.code];
   const { collisionRect, droppableRects } = context;
   if (!way || !collisionRect) return undefined;
   event.preventDefault();
-  const middle = (rect: { left: number; top: number; width: number; height: number }) => [
-    rect.left + rect.width / 2,
-    rect.top + rect.height / 2,
-  ];
-  const [fromX, fromY] = middle(collisionRect) as [number, number];
-  let best: { by: number; x: number; y: number } | null = null;
-  for (const rect of droppableRects.values()) {
-    const [x, y] = middle(rect).map((one, at) => one - (at === 0 ? fromX : fromY)) as [number, number];
-    const along = x * way[0] + y * way[1];
-    if (along < DRAGS_FROM) continue;
-    const by = along + ASIDE * Math.abs(x * way[1] + y * way[0]);
-    if (best === null || by < best.by) best = { by, x, y };
-  }
-  return best ? { x: currentCoordinates.x + best.x, y: currentCoordinates.y + best.y } : undefined;
+  const places = [...droppableRects.values()];
+  const at = nearestThatWay(collisionRect, places, way);
+  if (at === null) return undefined;
+  const [fromX, fromY] = middleOf(collisionRect);
+  const [toX, toY] = middleOf(places[at]!);
+  return { x: currentCoordinates.x + toX - fromX, y: currentCoordinates.y + toY - fromY };
 };
 
 export interface DragAreaProps {
