@@ -57,7 +57,7 @@ export type LookPage = {
   | {
       what: 'space';
       spaceId: string;
-      /** The space, what is in it, and of its things the names and units. */
+      /** The space, what is in it, of its things what their dates follow from, and the home's rules for those. */
       rows: TaggedRow[];
       /** Medicines are there and are not shown. */
       leftOut: boolean;

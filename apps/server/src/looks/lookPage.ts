@@ -20,7 +20,7 @@ interface Frame {
 /** What was read; the rest is worked out once the database is given back. */
 type Later = () => Promise<LookPage | null>;
 
-const SPACE_KINDS: readonly EntityKind[] = ['household', 'space', 'shelf', 'bin', 'item', 'lot', 'medicine'];
+const SPACE_KINDS: readonly EntityKind[] = ['household', 'space', 'shelf', 'bin', 'item', 'lot', 'medicine', 'keeping'];
 const LIST_KINDS: readonly EntityKind[] = [
   'household',
   'person',
@@ -61,6 +61,8 @@ function spacePage(state: HouseholdState, spaceId: string, frame: Frame): LookPa
     { entity: 'space', row: { ...space, note: '' } },
     ...shelves.map((row): TaggedRow => ({ entity: 'shelf', row })),
     ...bins.map((row): TaggedRow => ({ entity: 'bin', row: { ...row, tags: [] } })),
+    // The home's own rules, so that the page says the same dates as the home.
+    ...state.all('keeping').map((row): TaggedRow => ({ entity: 'keeping', row: { ...row, source: '' } })),
   ];
   let leftOut = false;
   for (const item of state.all('item')) {
@@ -73,10 +75,11 @@ function spacePage(state: HouseholdState, spaceId: string, frame: Frame): LookPa
       leftOut = true;
       continue;
     }
-    const { id, seq, retired, name, unit, openedDays, freezerMonths, keepDays } = item;
+    const { id, seq, retired, name, category, unit, openedDays, freezerMonths, keepDays } = item;
+    // Until when it keeps follows from its name and category.
     const row = {
-      ...{ id, seq, retired, name, unit, openedDays, freezerMonths, keepDays: keepDays ?? null },
-      ...{ category: '', synonyms: [], tags: [], lowAtThousandths: null },
+      ...{ id, seq, retired, name, category, unit, openedDays, freezerMonths, keepDays: keepDays ?? null },
+      ...{ synonyms: [], tags: [], lowAtThousandths: null },
     };
     rows.push({ entity: 'item', row });
     for (const lot of lots) rows.push({ entity: 'lot', row: { ...lot, note: '', batch: null } });

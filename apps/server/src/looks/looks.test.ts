@@ -58,9 +58,20 @@ it('shows a space with what is in it, without an account, and nothing else of th
     return [{ op: 'create', entity: 'lot', id, fields }, asOp(event(id, 'put_in', 3, 2))];
   };
   const elsewhere = uuidv7();
+  // The home's own rule of how long things keep: without it the page would say other dates than the home.
+  const rule = {
+    name: 'Lanterns',
+    replaces: '',
+    words: ['lanterns'],
+    openedDays: 9,
+    cookedDays: null,
+    freezerMonths: null,
+    source: 'a secret source',
+  };
   const [, spaceOp] = home.ops as [Op, Extract<Op, { op: 'create' }>];
   await runa.send(
     command([
+      { op: 'create', entity: 'keeping', id: uuidv7(), fields: rule },
       newItem(other, 'Skates'),
       newItem(pills, 'Headache tablets', { category: 'Medicines', unit: 'tablet' }),
       { ...spaceOp, id: elsewhere, fields: { ...spaceOp.fields, code: writeCode('XX1', '') } } as Op,
@@ -79,6 +90,7 @@ it('shows a space with what is in it, without an account, and nothing else of th
     ['space', 'Rack 1'],
     ['shelf', ''],
     ['bin', 'lanterns'],
+    ['keeping', 'Lanterns'],
     ['item', 'Paper lanterns'],
     ['lot', ''],
   ]);

@@ -10,7 +10,7 @@ import { dayWords } from '@/kit/text/dayWords';
 import { today } from '@/shared/opContext';
 import { LookList } from './LookList';
 import { LookSpace } from './LookSpace';
-import { readAtWords } from './words';
+import { dayOf, readAtWords } from './words';
 
 /** One space or the list of a home, for somebody without an account: to read and to print. */
 export function LookScreen() {
@@ -50,7 +50,7 @@ function Page({ page, again, failed, busy }: { page: LookPage; again: () => void
       {page.what === 'space' ? <LookSpace page={page} /> : <LookList page={page} />}
       <YStack padding={16} gap={4}>
         <Small>
-          {`As it was ${readAtWords(page.asOf, day)}. This address ends ${dayWords(page.endsAt.slice(0, 10), day)}.`}
+          {`As it was ${readAtWords(page.asOf, day)}. This address ends ${dayWords(dayOf(page.endsAt), day)}.`}
         </Small>
         {failed ? (
           <Small role="alert" color="$late">

@@ -1,5 +1,5 @@
 import type { LookPage } from '@ours/contracts';
-import { codeTail, HouseholdState, PUBLISHED_GUIDE, type LotRow } from '@ours/core';
+import { codeTail, guideOf, HouseholdState, nooksWithin, type LotRow } from '@ours/core';
 import { useMemo } from 'react';
 import { useMedia, YStack } from 'tamagui';
 import { frontOf, OpenDoorView } from '@/features/drawing';
@@ -64,7 +64,9 @@ function Things({
   /** It is named though nothing is in it. */
   always?: boolean;
 }) {
-  const lots = [nookId, ...innerBins(state, nookId)].flatMap((id) => state.lotsIn(id));
+  // A bin with the bins inside it; those of a shelf have a line of their own.
+  const within = state.nook(nookId)?.kind === 'bin' ? nooksWithin(state, nookId) : [nookId];
+  const lots = within.flatMap((id) => state.lotsIn(id));
   if (lots.length === 0 && !always) return null;
   return (
     <ListRow
@@ -76,16 +78,9 @@ function Things({
   );
 }
 
-/** Bins that stand in a bin, whichever deep. */
-const innerBins = (state: HouseholdState, nookId: string): string[] =>
-  state
-    .all('bin')
-    .filter(({ parentBinId }) => parentBinId === nookId)
-    .flatMap(({ id }) => [id, ...innerBins(state, id)]);
-
 function lotWords(state: HouseholdState, lot: LotRow): string {
   const item = state.get('item', lot.itemId);
   if (!item) return '';
-  const due = dueWords(lot, item, today(), PUBLISHED_GUIDE);
+  const due = dueWords(lot, item, today(), guideOf(state));
   return `${item.name}, ${amountWords(lot.quantityThousandths, item.unit)}${due === '' ? '' : ` (${due})`}`;
 }

@@ -1,6 +1,7 @@
 import type { LookView } from '@ours/contracts';
 import type { CivilDate } from '@ours/core';
 import { dayWords } from '@/kit/text/dayWords';
+import { today as dayAt } from '@/shared/opContext';
 
 export const LOOK_DAYS = [1, 7, 30, 90] as const;
 const DAY_WORDS: Readonly<Record<(typeof LOOK_DAYS)[number], string>> = {
@@ -13,7 +14,7 @@ export const LOOK_CHOICES = LOOK_DAYS.map((days) => ({ value: String(days), labe
 
 /** `made 25 Nov, ends 2 Dec, never opened` */
 export function lookWords({ madeAt, endsAt, lastOpenedAt }: LookView, today: CivilDate): string {
-  const day = (instant: string): string => dayWords(instant.slice(0, 10), today);
+  const day = (instant: string): string => dayWords(dayAt(new Date(instant)), today);
   const opened = lastOpenedAt === null ? 'never opened' : `last opened ${day(lastOpenedAt)}`;
   return `made ${day(madeAt)}, ends ${day(endsAt)}, ${opened}`;
 }

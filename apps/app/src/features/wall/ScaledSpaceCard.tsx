@@ -5,8 +5,8 @@ import { drawnWidth, OpenDoorView, useFront, wholeSummary } from '@/features/dra
 import { useHome } from '@/shared/useHome';
 import { useInSight } from '@/kit/layout/useInSight';
 import { pressable } from '@/kit/press/pressable';
-import { Small, Strong } from '@/kit/text/Text';
 import { heldWords, spaceSizeWords } from '@/features/spaces/words';
+import { SpaceCaption } from './SpaceCaption';
 
 /** What the drawing needs beside the space itself: see `drawingScale`. */
 const FRAME_WIDTH = 14;
@@ -58,15 +58,7 @@ export const ScaledSpaceCard = memo(function ScaledSpaceCard({
           </YStack>
         ) : null}
       </YStack>
-      <Strong numberOfLines={2} fontSize={15} lineHeight={20}>
-        {front.space.name}
-      </Strong>
-      <Small fontFamily="$monoLight" fontSize={13} lineHeight={18}>
-        {size}
-      </Small>
-      <Small fontSize={13} lineHeight={18}>
-        {held}
-      </Small>
+      <SpaceCaption name={front.space.name} size={size} held={held} />
     </YStack>
   );
 });

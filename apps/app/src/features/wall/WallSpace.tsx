@@ -7,9 +7,10 @@ import { binWords } from '@/features/drawing/words';
 import { Draggable, DropPlace } from '@/kit/drag';
 import { useInSight } from '@/kit/layout/useInSight';
 import { pressable } from '@/kit/press/pressable';
-import { Small, Strong } from '@/kit/text/Text';
+import { Strong } from '@/kit/text/Text';
 import { useHome } from '@/shared/useHome';
 import { heldWords, spaceSizeWords } from '@/features/spaces/words';
+import { SpaceCaption } from './SpaceCaption';
 
 const FRAME_WIDTH = 14;
 const FRAME_HEIGHT = 18;
@@ -104,15 +105,7 @@ export const WallSpace = memo(function WallSpace({
         borderRadius={10}
         pressStyle={{ backgroundColor: '$greenTint' }}
       >
-        <Strong numberOfLines={2} fontSize={15} lineHeight={20}>
-          {space.name}
-        </Strong>
-        <Small fontFamily="$monoLight" fontSize={13} lineHeight={18}>
-          {size}
-        </Small>
-        <Small fontSize={13} lineHeight={18}>
-          {held}
-        </Small>
+        <SpaceCaption name={space.name} size={size} held={held} />
       </YStack>
     </YStack>
   );
