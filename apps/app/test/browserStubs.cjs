@@ -13,3 +13,7 @@ window.ResizeObserver ??= class {
   disconnect() {}
 };
 globalThis.structuredClone ??= (value) => JSON.parse(JSON.stringify(value));
+
+// Browsers read and write bytes as text; jsdom does not bring it.
+const { TextDecoder, TextEncoder } = require('node:util');
+Object.assign(globalThis, { TextDecoder, TextEncoder });

@@ -2,6 +2,7 @@ import { fitsJob, remediesJob } from './fitJobs';
 import type { Job } from './job';
 import { movesJob } from './movesJob';
 import { outlookJob } from './outlookJob';
+import { pastJob } from './pastJob';
 import { planJob } from './planJob';
 import { tableJob } from './tableJob';
 import { openHomeJob, zipJob } from './zipJobs';
@@ -14,6 +15,7 @@ export const JOBS = {
   outlook: outlookJob,
   moves: movesJob,
   table: tableJob,
+  past: pastJob,
   zip: zipJob,
   openHome: openHomeJob,
 };

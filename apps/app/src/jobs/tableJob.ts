@@ -10,9 +10,9 @@ import {
   type StockColumn,
   type TableHabit,
 } from '@ours/core';
-import Papa from 'papaparse';
-import { decodeText, TABLE_MOST_ROWS, type Encoding, type TextProblem } from './decodeText';
+import type { Encoding } from './decodeText';
 import { inSlices } from './job';
+import { parseTable, type TableProblem } from './parseTable';
 
 /** What somebody said of a table after having looked at it; what is left out is found out. */
 export interface TableSaid {
@@ -32,7 +32,6 @@ export interface TableProblemInput {
   order: DateOrder;
 }
 
-export type TableProblem = TextProblem | { kind: 'quotes'; row: number } | { kind: 'too_many_rows'; rows: number };
 /** What a table is like: how it is written, and what its columns mean. */
 export interface TableLook {
   encoding: Encoding | null;
@@ -66,28 +65,13 @@ const DATES: readonly StockColumn[] = ['until', 'opened', 'frozen'];
 /** Reads a table of stock against a home: how it is written first, then row by row what each would change. */
 export const tableJob = inSlices<TableProblemInput, TableNews>(({ content, home, said, order }, news) => {
   const nothing = (): boolean => false;
-  const decoded =
-    typeof content === 'string' ? { ok: true as const, text: content, encoding: null } : decodeText(content);
-  if (!decoded.ok) {
-    news({ kind: 'problem', problem: decoded.problem });
+  const parsed = parseTable(content);
+  if (!parsed.ok) {
+    news({ kind: 'problem', problem: parsed.problem });
     return nothing;
   }
-  if (decoded.text.trim() === '') {
-    news({ kind: 'problem', problem: { kind: 'empty' } });
-    return nothing;
-  }
-  const parsed = Papa.parse<string[]>(decoded.text, { skipEmptyLines: false });
-  const broken = parsed.errors.find(({ type }) => type === 'Quotes');
-  if (broken) {
-    news({ kind: 'problem', problem: { kind: 'quotes', row: (broken.row ?? 0) + 1 } });
-    return nothing;
-  }
-  const table = parsed.data;
-  if (table.length > TABLE_MOST_ROWS) {
-    news({ kind: 'problem', problem: { kind: 'too_many_rows', rows: table.length } });
-    return nothing;
-  }
-  const look = lookOf(table, parsed.meta.delimiter, decoded.encoding, said, order);
+  const { rows: table } = parsed;
+  const look = lookOf(table, parsed.separator, parsed.encoding, said, order);
   news({ kind: 'look', look });
   const reader = new StockImport(home, look.columns, {
     mark: look.mark.value,

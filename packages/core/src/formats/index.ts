@@ -18,6 +18,18 @@ export {
   type RowReading,
   StockImport,
 } from './importStock';
+export {
+  opsForPast,
+  pastColumns,
+  type PastColumn,
+  type PastDeed,
+  type PastEvent,
+  type PastHome,
+  PastReader,
+  type PastRow,
+  type PastRowProblem,
+  type PastUse,
+} from './historyRows';
 export { type ListRow, listRows } from './listRows';
 export {
   opsForPlaceRow,
@@ -26,5 +38,8 @@ export {
   placeRows,
   type PlaceRowProblem,
   type PlaceSide,
+  type PlaceTable,
 } from './placeRows';
+export { placeSortOf, placeSortWord, type PlaceSort } from './placeKinds';
+export { type NewPlace, opsForNewPlaces } from './placeTree';
 export { opsForImport } from './importOps';

@@ -1,14 +1,18 @@
-/** Names and sizes of places from a table: by their codes, as this app writes them and as a spreadsheet gives them back. */
+/** Places from a table: names and sizes of those that are there, by their codes, and new ones with what they are in. */
 import { foldText, readCode, readLength, type ReadingProblem } from '../base';
 import type { HouseholdState, NookKind, Op } from '../household';
+import { placeSortOf, type PlaceSort } from './placeKinds';
+import { PlaceTree, type NewPlace, type Wanted } from './placeTree';
 
 export type PlaceSide = 'widthTenthMm' | 'heightTenthMm' | 'depthTenthMm';
+export type PlaceSides = Partial<Record<PlaceSide, number>>;
 
 /** What a cell would change. */
 export type PlaceChange =
   { field: 'name'; before: string; after: string } | { field: PlaceSide; before: number | null; after: number };
 export type PlaceRow =
   | { kind: 'changed'; line: number; id: string; place: NookKind; code: string; changes: PlaceChange[] }
+  | { kind: 'new'; line: number; code: string; made: NewPlace }
   | { kind: 'same'; line: number; code: string }
   | { kind: 'not_read'; line: number; code: string; why: PlaceRowProblem };
 export type PlaceRowProblem =
@@ -17,33 +21,62 @@ export type PlaceRowProblem =
   /** An earlier row is about the same place. */
   | { kind: 'twice' }
   | { kind: 'too_long'; letters: number }
-  | { kind: 'measure'; problem: ReadingProblem };
+  | { kind: 'measure'; problem: ReadingProblem }
+  /** Of a new place: what it is, or what it is called, is not said. */
+  | { kind: 'no_kind'; text: string }
+  | { kind: 'no_name' }
+  /** What it is in is not said, not known, or cannot hold it. */
+  | { kind: 'no_parent'; text: string; wants: PlaceSort['place'] }
+  | { kind: 'several_parents'; text: string }
+  | { kind: 'parent_not_read'; line: number }
+  | { kind: 'in_itself' }
+  /** The table says that a place that is there is somewhere else. */
+  | { kind: 'elsewhere'; text: string }
+  | { kind: 'no_codes_left' };
 export type PlaceTable = { ok: true; rows: PlaceRow[] } | { ok: false; problem: 'empty' | 'no_head' };
 
-const LONGEST_NAME = 120;
-const HEADS: readonly (readonly [key: 'code' | 'name' | PlaceSide, names: string])[] = [
+export const LONGEST_PLACE_NAME = 120;
+type Nook = NonNullable<ReturnType<HouseholdState['nook']>>;
+type Key = 'code' | 'kind' | 'name' | 'in' | PlaceSide;
+const HEADS: readonly (readonly [key: Key, names: string])[] = [
   ['code', 'code|kurzel|kennung|etikett|etiquette|kod|codigo'],
+  ['kind', 'kind|type|art|typ|sorte|genre|slag|tipo|soort'],
   ['name', 'name|nom|namn|nombre|naam|bezeichnung'],
+  ['in', 'in|inside|within|stands|parent|steht|liegt|dans|ligger|dentro|staat'],
   ['widthTenthMm', 'width|breite|largeur|bredd|ancho|breedte'],
   ['heightTenthMm', 'height|hohe|hauteur|hojd|alto|hoogte'],
   ['depthTenthMm', 'depth|tiefe|profondeur|djup|fondo|diepte'],
 ];
 const MEANING = new Map(HEADS.flatMap(([key, names]) => names.split('|').map((name) => [name, key] as const)));
+const SIDES = ['widthTenthMm', 'heightTenthMm', 'depthTenthMm'] as const;
 
 /** What a head means, and the unit that it names beside: `width cm`. */
-function headOf(cell: string): { key: 'code' | 'name' | PlaceSide; unit: string } | null {
+function headOf(cell: string): { key: Key; unit: string } | null {
   const words = foldText(cell)
     .replace(/[()[\],.]/g, ' ')
     .trim()
     .split(/\s+/);
   const key = MEANING.get(words[0] ?? '');
-  const unit = words.find((word) => ['mm', 'cm', 'm', 'in'].includes(word)) ?? '';
+  const unit = words.find((word, at) => at > 0 && ['mm', 'cm', 'm', 'in'].includes(word)) ?? '';
   return key ? { key, unit } : null;
 }
 
+/** What stands in a row, as far as it can be told without the others. */
+interface Cells {
+  line: number;
+  code: string;
+  kind: string;
+  name: string;
+  in: string;
+  sides: PlaceSides;
+  /** A cell that cannot be read; null: all can. */
+  why: PlaceRowProblem | null;
+}
+
 /**
- * Reads a table of places against a home. A place is known by its code; an empty cell changes nothing; a number without a unit is in the
- * unit of its head, else as the home reads lengths.
+ * Reads a table of places against a home. A place is known by its code, or by its name in what it is in; an empty cell changes nothing; a
+ * number without a unit is in the unit of its head, else as the home reads lengths. A place that is not known is new where its row says what
+ * it is, what it is called and what it is in: a code or a name, also of another row; a room is made where there is none of that name.
  * @param rows the cells of a table's rows, its head first
  */
 export function placeRows(
@@ -54,40 +87,114 @@ export function placeRows(
   const first = rows.findIndex((cells) => cells.some((cell) => cell.trim() !== ''));
   if (first < 0) return { ok: false, problem: 'empty' };
   const heads = rows[first]!.map(headOf);
-  const codeAt = heads.findIndex((head) => head?.key === 'code');
-  if (codeAt < 0 || heads.filter((head) => head !== null).length < 2) return { ok: false, problem: 'no_head' };
+  const has = (key: Key): boolean => heads.some((head) => head?.key === key);
+  const byCode = has('code') && heads.filter((head) => head !== null).length > 1;
+  if (!byCode && !(has('kind') && has('name') && has('in'))) return { ok: false, problem: 'no_head' };
+  const read: (PlaceRow | Wanted)[] = [];
+  const tree = new PlaceTree(state);
+  const known: { nook: Nook; cells: Cells; at: number }[] = [];
+  for (const [index, row] of rows.entries()) {
+    if (index <= first || row.every((cell) => cell.trim() === '')) continue;
+    const cells = cellsOf(row, heads, homeUnit, index + 1);
+    const nook = nookOfCode(state, cells.code) ?? namedIn(state, tree, cells);
+    const wanted = nook !== null ? null : cells.why ? { why: cells.why } : wantedOf(cells);
+    if (nook) known.push({ nook, cells, at: read.length });
+    if (wanted && !('why' in wanted)) tree.add(wanted);
+    read.push(
+      wanted === null
+        ? { kind: 'same', line: cells.line, code: cells.code }
+        : 'why' in wanted
+          ? { kind: 'not_read', line: cells.line, code: cells.code || cells.name, why: wanted.why }
+          : wanted,
+    );
+  }
   const seen = new Set<string>();
-  const read = rows.flatMap((cells, at): PlaceRow[] => {
-    if (at <= first || cells.every((cell) => cell.trim() === '')) return [];
-    const line = at + 1;
-    const text = (cells[codeAt] ?? '').trim();
-    const not = (why: PlaceRowProblem): PlaceRow[] => [{ kind: 'not_read', line, code: text, why }];
-    const reading = readCode(text);
-    if (text === '' || reading.kind !== 'valid') return not({ kind: text === '' ? 'no_code' : 'unknown_code' });
-    const id = state.nookIdByCodeKey(reading.key);
-    const nook = id === undefined ? undefined : state.nook(id);
-    if (!nook || nook.row.retired) return not({ kind: 'unknown_code' });
-    if (seen.has(nook.row.id)) return not({ kind: 'twice' });
+  for (const { nook, cells, at } of known) {
+    const twice = seen.has(nook.row.id);
     seen.add(nook.row.id);
-    const changes: PlaceChange[] = [];
-    for (const [column, head] of heads.entries()) {
-      const cell = (cells[column] ?? '').trim();
-      if (head === null || head.key === 'code' || cell === '') continue;
-      if (head.key === 'name') {
-        if (cell.length > LONGEST_NAME) return not({ kind: 'too_long', letters: cell.length });
-        if (cell !== nook.row.name) changes.push({ field: 'name', before: nook.row.name, after: cell });
-        continue;
-      }
-      const measure = readLength(/[a-z"']/i.test(cell) ? cell : `${cell} ${head.unit}`.trim(), homeUnit);
-      if (!measure.ok) return not({ kind: 'measure', problem: measure.problem });
-      const before = nook.row[head.key];
-      if (before !== measure.tenthMm) changes.push({ field: head.key, before, after: measure.tenthMm });
+    read[at] = twice
+      ? { kind: 'not_read', line: cells.line, code: cells.code, why: { kind: 'twice' } }
+      : changesOf(nook, cells, tree);
+  }
+  const made = tree.settle();
+  return {
+    ok: true,
+    rows: read.map((row): PlaceRow => {
+      if (!('said' in row)) return row;
+      const outcome = made.get(row.line)!;
+      return 'why' in outcome
+        ? { kind: 'not_read', line: row.line, code: row.code || row.name, why: outcome.why }
+        : { kind: 'new', line: row.line, code: outcome.code, made: outcome };
+    }),
+  };
+}
+
+function cellsOf(
+  row: readonly string[],
+  heads: readonly ReturnType<typeof headOf>[],
+  homeUnit: 'metric' | 'inch',
+  line: number,
+): Cells {
+  const cells: Cells = { line, code: '', kind: '', name: '', in: '', sides: {}, why: null };
+  for (const [column, head] of heads.entries()) {
+    const cell = (row[column] ?? '').trim();
+    if (head === null || cell === '') continue;
+    const { key } = head;
+    if (key === 'code' || key === 'kind' || key === 'name' || key === 'in') {
+      cells[key] ||= cell;
+      if (key === 'name' && cell.length > LONGEST_PLACE_NAME) cells.why ??= { kind: 'too_long', letters: cell.length };
+      continue;
     }
-    return changes.length === 0
-      ? [{ kind: 'same', line, code: nook.row.code }]
-      : [{ kind: 'changed', line, id: nook.row.id, place: nook.kind, code: nook.row.code, changes }];
-  });
-  return { ok: true, rows: read };
+    const measure = readLength(/[a-z"']/i.test(cell) ? cell : `${cell} ${head.unit}`.trim(), homeUnit);
+    if (measure.ok) cells.sides[key] = measure.tenthMm;
+    else cells.why ??= { kind: 'measure', problem: measure.problem };
+  }
+  return cells;
+}
+
+function nookOfCode(state: HouseholdState, code: string): Nook | null {
+  const reading = readCode(code);
+  const id = reading.kind === 'valid' ? state.nookIdByCodeKey(reading.key) : undefined;
+  const nook = id === undefined ? undefined : state.nook(id);
+  return nook && !nook.row.retired ? nook : null;
+}
+
+/** A place that the row names without a code, in what it is in: read a second time a table makes nothing twice. */
+function namedIn(state: HouseholdState, tree: PlaceTree, { code, kind, name, in: said }: Cells): Nook | null {
+  const sort = placeSortOf(kind);
+  if (code !== '' || sort === null || name === '' || said === '') return null;
+  const id = tree.namedIn(name, sort.place, said);
+  return id === null ? null : (state.nook(id) ?? null);
+}
+
+/** A place that is to be made, as far as its own row says; else why it cannot be. */
+function wantedOf({ line, code, kind, name, in: said, sides }: Cells): Wanted | { why: PlaceRowProblem } {
+  if (kind === '' && said === '') return { why: { kind: code === '' ? 'no_code' : 'unknown_code' } };
+  const sort = placeSortOf(kind);
+  if (sort === null) return { why: { kind: 'no_kind', text: kind } };
+  const kept = readCode(code).kind === 'valid' && /^[1-9A-Z]{1,6}-[1-9A-Z]{1,8}$/i.test(code);
+  // A shelf may be without a name where its code tells it from the others.
+  if (name === '' && !(sort.place === 'shelf' && kept)) return { why: { kind: 'no_name' } };
+  if (said === '') return { why: { kind: 'no_parent', text: '', wants: sort.place } };
+  return { line, code: kept ? code.toUpperCase() : '', sort, name, said, sides };
+}
+
+/** What a row changes of a place that is there. */
+function changesOf({ row, kind: place }: Nook, cells: Cells, tree: PlaceTree): PlaceRow {
+  const { line, code, name, in: said, sides, why } = cells;
+  if (why !== null) return { kind: 'not_read', line, code: code || name, why };
+  if (said !== '' && !tree.isIn(row.id, place, said))
+    return { kind: 'not_read', line, code: code || name, why: { kind: 'elsewhere', text: said } };
+  const changes: PlaceChange[] = [];
+  if (name !== '' && name !== row.name) changes.push({ field: 'name', before: row.name, after: name });
+  for (const side of SIDES) {
+    const after = sides[side];
+    const before = row[side];
+    if (after !== undefined && before !== after) changes.push({ field: side, before, after });
+  }
+  return changes.length === 0
+    ? { kind: 'same', line, code: row.code }
+    : { kind: 'changed', line, id: row.id, place, code: row.code, changes };
 }
 
 /** What a row of the table changes. */

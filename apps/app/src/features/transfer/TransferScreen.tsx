@@ -15,6 +15,7 @@ import { Small } from '@/kit/text/Text';
 import { useHouseholdContext } from '@/shared/HouseholdProvider';
 import { today } from '@/shared/opContext';
 import { usePhotos } from '@/shared/PhotosProvider';
+import { PastDialog } from './PastDialog';
 import { PlacesDialog } from './PlacesDialog';
 import {
   containersTable,
@@ -44,6 +45,7 @@ export function TransferScreen() {
   const [underWay, setUnderWay] = useState<UnderWay | null>(null);
   const [said, setSaid] = useState('');
   const [places, setPlaces] = useState(false);
+  const [past, setPast] = useState(false);
   const stopper = useRef<AbortController | null>(null);
   const day = today();
   const save = async (name: string, table: Table): Promise<void> => {
@@ -133,7 +135,7 @@ export function TransferScreen() {
       />
       <ListRow
         title="Places"
-        detail="codes, names and sizes"
+        detail="codes, kinds, names, what they are in, sizes; it can be read back"
         right={button(() => void save('places', placesTable(state)), 'places')}
       />
       <ListRow
@@ -148,7 +150,7 @@ export function TransferScreen() {
       />
       <ListRow
         title="History"
-        detail="what was put in, taken, counted, thrown"
+        detail="what was put in, taken, counted, thrown; it can be read back as past use"
         right={button(() => void saveHistory(), 'history')}
       />
     </YStack>
@@ -163,10 +165,16 @@ export function TransferScreen() {
         onPress={() => router.push('/data/table' as never)}
       />
       <ListRow
-        title="Names and sizes of places …"
-        detail="from a table as saved here, changed in a spreadsheet"
+        title="Places …"
+        detail="names and sizes, and new places: from a table as saved here, or of your own"
         detailLines={3}
         onPress={() => setPlaces(true)}
+      />
+      <ListRow
+        title="Past use …"
+        detail="what was used, bought or thrown before you began here: the pace of things is known sooner"
+        detailLines={3}
+        onPress={() => setPast(true)}
       />
       <ListRow
         title="Lines of the shopping list …"
@@ -200,6 +208,7 @@ export function TransferScreen() {
         </YStack>
       )}
       {places ? <PlacesDialog onClose={() => setPlaces(false)} /> : null}
+      {past ? <PastDialog onClose={() => setPast(false)} /> : null}
       <TwoPane
         gap={16}
         left={out}

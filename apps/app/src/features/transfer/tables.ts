@@ -3,8 +3,11 @@ import {
   CONTAINER_COLUMNS,
   containerToRow,
   formatQuantity,
+  placeSortWord,
   STOCK_COLUMNS,
   type HouseholdState,
+  type PlaceSort,
+  type SpaceRow,
   type StockColumn,
 } from '@ours/core';
 import { wayTo } from '@/shared/placeWords';
@@ -83,27 +86,28 @@ export function thingsTable(state: HouseholdState, style: TableStyle): Table {
 
 export function placesTable(state: HouseholdState): Table {
   const cm = (tenthMm: number | null): string => (tenthMm === null ? '' : String(tenthMm / 100));
-  const rows = (['space', 'shelf', 'bin'] as const).flatMap((kind) =>
-    state.all(kind).map((row) => {
-      const sides = row as {
-        widthTenthMm?: number | null;
-        heightTenthMm?: number | null;
-        depthTenthMm?: number | null;
-      };
-      return [
-        row.code,
-        kind,
-        row.name,
-        placeWords(state, row.id),
-        ...[sides.widthTenthMm, sides.heightTenthMm, sides.depthTenthMm].map((side) => cm(side ?? null)),
-      ];
-    }),
-  );
+  const codeOf = (id: string): string => state.nook(id)?.row.code ?? '';
+  const line = (sort: PlaceSort, row: PlaceLike, within: string): string[] => [
+    row.code,
+    placeSortWord(sort),
+    row.name,
+    within,
+    placeWords(state, row.id),
+    ...[row.widthTenthMm, row.heightTenthMm, row.depthTenthMm].map(cm),
+  ];
+  const rows = [
+    ...state
+      .all('space')
+      .map((row) => line({ place: 'space', kind: row.kind }, row, state.get('room', row.roomId)?.name ?? '')),
+    ...state.all('shelf').map((row) => line({ place: 'shelf', kind: row.kind }, row, codeOf(row.spaceId))),
+    ...state.all('bin').map((row) => line({ place: 'bin', kind: 'bin' }, row, codeOf(row.parentBinId ?? row.shelfId))),
+  ];
   return {
-    head: ['code', 'kind', 'name', 'where it is', 'width cm', 'height cm', 'depth cm'],
+    head: ['code', 'kind', 'name', 'in', 'where it is', 'width cm', 'height cm', 'depth cm'],
     rows: rows.sort(byText),
   };
 }
+type PlaceLike = Pick<SpaceRow, 'id' | 'code' | 'name' | 'widthTenthMm' | 'heightTenthMm' | 'depthTenthMm'>;
 
 export function containersTable(state: HouseholdState): Table {
   return {

@@ -1,7 +1,8 @@
 import type { DateOrder, HouseholdState, ImportHome } from '@ours/core';
 import { useEffect, useState } from 'react';
 import { runJob } from '@/jobs/runJob';
-import type { TableLook, TableProblem, TableRow, TableSaid } from '@/jobs/tableJob';
+import type { TableProblem } from '@/jobs/parseTable';
+import type { TableLook, TableRow, TableSaid } from '@/jobs/tableJob';
 import { useHouseholdContext } from '@/shared/HouseholdProvider';
 import { tableProblemWords } from './words';
 

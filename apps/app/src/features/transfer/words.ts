@@ -1,16 +1,25 @@
 import {
+  formatLength,
   formatQuantity,
+  placeSortWord,
   pluralUnit,
   type DateOrder,
+  type LengthUnit,
+  type PastRow,
+  type PastRowProblem,
+  type PlaceRow,
+  type PlaceRowProblem,
   type RowProblem,
   type RowReading,
   type StockColumn,
   type TableHabit,
   type PlaceSide,
 } from '@ours/core';
-import type { TableLook, TableProblem } from '@/jobs/tableJob';
+import type { TableProblem } from '@/jobs/parseTable';
+import type { TableLook } from '@/jobs/tableJob';
 import { counted } from '@/kit/text/counted';
 import { dayWords } from '@/kit/text/dayWords';
+import { problemWords } from '@/kit/text/problemWords';
 
 const MB = 1024 * 1024;
 
@@ -160,7 +169,7 @@ export const kindsWords = (kinds: Readonly<Record<string, number>>): string =>
     .join(', ') || 'nothing';
 
 /** Sides of a place, in a table of places. */
-export const PLACE_FIELD_WORDS: Readonly<Record<PlaceSide, string>> = {
+const SIDE_WORDS: Readonly<Record<PlaceSide, string>> = {
   widthTenthMm: 'width',
   heightTenthMm: 'height',
   depthTenthMm: 'depth',
@@ -169,5 +178,121 @@ export const PLACE_FIELD_WORDS: Readonly<Record<PlaceSide, string>> = {
 export const PLACE_TABLE_WORDS: Readonly<Record<'empty' | 'no_head', string>> = {
   empty: 'There is nothing in this file.',
   no_head:
-    'This is no table of places: its first row has to name the columns, with “code” and at least one of name, width, height and depth.',
+    'This is no table of places: its first row has to name the columns, with “code” and at least one of name, width, height and depth, or with kind, name and in.',
 };
+
+/** What a row of a table of places does, or why it was not read. */
+export function placeRowWords(row: PlaceRow, unit: LengthUnit): string {
+  switch (row.kind) {
+    case 'same':
+      return 'the same';
+    case 'new': {
+      const { sort, name, inWords, sides, parent } = row.made;
+      const measures = Object.entries(sides).map(
+        ([side, tenthMm]) => `${SIDE_WORDS[side as PlaceSide]} ${formatLength(tenthMm, unit)}`,
+      );
+      const room = parent.kind === 'room' ? (parent.id === null ? 'new room ' : 'room ') : '';
+      const called = name === '' ? '' : ` “${name}”`;
+      return [`new ${placeSortWord(sort)}${called} in ${room}${inWords}`, ...measures].join('; ');
+    }
+    case 'changed':
+      return row.changes
+        .map((change) =>
+          change.field === 'name'
+            ? `name: ${change.before || 'none'} → ${change.after}`
+            : `${SIDE_WORDS[change.field]}: ${change.before === null ? 'not measured' : formatLength(change.before, unit)} → ${formatLength(change.after, unit)}`,
+        )
+        .join('; ');
+    case 'not_read':
+      return `not read: ${placeProblemWords(row.why, unit)}`;
+  }
+}
+
+const HOLDER_WORDS = {
+  space: 'a room',
+  shelf: 'a space',
+  bin: 'a shelf, a bin, or a space with one shelf alone',
+} as const;
+function placeProblemWords(why: PlaceRowProblem, unit: LengthUnit): string {
+  switch (why.kind) {
+    case 'no_code':
+      return 'there is no code in this row, and nothing that makes a new place (kind, name, in)';
+    case 'unknown_code':
+      return 'no place of this home has that code; a new place needs its kind, its name and what it is in';
+    case 'twice':
+      return 'an earlier row is about the same place';
+    case 'too_long':
+      return `a name of ${why.letters} letters; 120 are taken`;
+    case 'measure':
+      return problemWords(why.problem, unit);
+    case 'no_kind':
+      return why.text === ''
+        ? 'it does not say what it is (kind: cupboard, rack, shelf, drawer, bin …)'
+        : `“${why.text}” is no kind of place; taken are words like cupboard, rack, shelf, drawer, bin`;
+    case 'no_name':
+      return 'a new place needs a name';
+    case 'no_parent':
+      return why.text === ''
+        ? `it does not say what it is in: ${HOLDER_WORDS[why.wants]}`
+        : `“${why.text}” is not known as what it can be in: ${HOLDER_WORDS[why.wants]}`;
+    case 'several_parents':
+      return `several places are called “${why.text}”; give the code, or the way to it: space > shelf`;
+    case 'parent_not_read':
+      return `what it is in was not read: row ${why.line}`;
+    case 'in_itself':
+      return 'it would be in itself';
+    case 'elsewhere':
+      return `it is somewhere else than in “${why.text}”; places are moved in the drawing, not by a table`;
+    case 'no_codes_left':
+      return 'all codes of what it is in have been given out';
+  }
+}
+
+const DEED_WORDS = { put_in: 'came in', taken: 'used', discarded: 'thrown or given away' } as const;
+const LEFT_OUT_WORDS: Readonly<Record<Extract<PastRow, { kind: 'left_out' }>['why'], string>> = {
+  counted: 'left out: a count is no use',
+  moved: 'left out: what is moved stays in the home',
+  taken_back: 'left out: it was taken back',
+  nothing: 'left out: none of it',
+};
+
+/** What a row of a table of the past adds, or why it does not. */
+export function pastRowWords(row: PastRow, day: string): string {
+  switch (row.kind) {
+    case 'new': {
+      const { kind, thousandths, unit, at } = row.use;
+      return `${DEED_WORDS[kind]}: ${formatQuantity(thousandths)} ${pluralUnit(unit, thousandths)}, ${dayWords(at.slice(0, 10), day)}`;
+    }
+    case 'same':
+      return 'known already';
+    case 'left_out':
+      return LEFT_OUT_WORDS[row.why];
+    case 'not_read':
+      return `not read: ${pastProblemWords(row.why, day)}`;
+  }
+}
+
+function pastProblemWords(why: PastRowProblem, day: string): string {
+  switch (why.kind) {
+    case 'no_name':
+      return 'it names no thing';
+    case 'unknown_thing':
+      return 'no thing of this home is called so';
+    case 'several_things':
+      return 'several things of this home are called so';
+    case 'no_day':
+      return `“${why.text}” is no day; day, month and year are taken`;
+    case 'not_yet':
+      return `${dayWords(why.on, day)} is still to come`;
+    case 'no_amount':
+      return `“${why.text}” is no amount; a number is taken`;
+    case 'other_unit':
+      return `it says ${why.said}, but the home keeps it in ${pluralUnit(why.unit, 2000)}`;
+    case 'no_deed':
+      return `“${why.text}” does not say what happened; taken are words like put in, used, thrown`;
+    case 'no_place':
+      return why.text === ''
+        ? 'the thing never lay anywhere in this home; name a place by its code'
+        : `the thing never lay anywhere in this home, and “${why.text}” is no code of a place`;
+  }
+}

@@ -14,7 +14,7 @@ const MOST_MOVED = 20;
 /** Given away is not thrown away. */
 const NOT_THROWN = 'given_away';
 /** Amounts go out and in again, and nothing was carried. */
-const NO_MOVES = ['unit_changed', 'things_merged', 'thing_split'];
+const NO_MOVES = ['unit_changed', 'things_merged', 'thing_split', 'past_read'];
 
 const THROWN = `
   select to_char(e.occurred_at at time zone 'UTC', 'YYYY-MM') as month, l.item_id as "itemId", i.name, i.unit,
