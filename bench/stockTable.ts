@@ -1,6 +1,7 @@
 /**
  * The table of stock in the built app in Chromium, over a home of 10,000 things in 25,000 lots: how long until it is there, which frames
- * are late while one scrolls and while a key is held, and how long the page does not answer after a count and a filter.
+ * are late while one scrolls and while a key is held, and how long the page does not answer after a count and a filter. Beside it a bare list
+ * of rows of texts, with nothing of the app: what this browser on this machine makes of the same turns of the wheel.
  * `npm run bench:table`; it wants the app built.
  */
 import { chromium, type Page } from '@playwright/test';
@@ -48,6 +49,40 @@ async function framesWhile(page: Page, deed: () => Promise<unknown>): Promise<Fr
     median: quantile(frames, 0.5),
   };
 }
+/** Turns of the wheel, one after the other. */
+async function turnTheWheel(page: Page, px: number, ms: number): Promise<void> {
+  for (let turn = 0; turn < TURNS; turn++) {
+    await page.mouse.wheel(0, px);
+    await page.waitForTimeout(ms);
+  }
+}
+
+/** A list of as many rows with ten texts each, of which those in sight are written anew; by the means of the browser alone. */
+function bareList(): void {
+  document.body.innerHTML =
+    '<style>body{margin:0;font:16px sans-serif}.row{position:absolute;left:0;right:0;height:42px;display:flex;contain:strict}.row span{width:120px}</style><div id="view" style="height:650px;overflow:auto"><div id="rows" style="height:1050000px;position:relative"></div></div>';
+  const view = document.getElementById('view')!;
+  const rows = Array.from({ length: 24 }, () => {
+    const row = document.createElement('div');
+    row.className = 'row';
+    for (let cell = 0; cell < 10; cell++) row.append(document.createElement('span'));
+    document.getElementById('rows')!.append(row);
+    return row;
+  });
+  const draw = (): void => {
+    const first = Math.max(0, Math.floor(view.scrollTop / 42) - 4);
+    for (let at = first; at < first + rows.length; at++) {
+      const row = rows[at % rows.length]!;
+      if (row.title === String(at)) continue;
+      row.title = String(at);
+      row.style.top = `${at * 42}px`;
+      for (const [cell, span] of Array.from(row.children).entries()) span.textContent = `cell ${cell} of ${at}`;
+    }
+  };
+  view.addEventListener('scroll', draw);
+  draw();
+}
+
 const timed = async (work: () => Promise<unknown>): Promise<number> => {
   const from = performance.now();
   await work();
@@ -87,25 +122,18 @@ try {
   await page.mouse.move(600, 500);
   const add = (name: string, { all, late, longest, median }: Frames): void =>
     void rows.push([name, `${median.toFixed(1)} ms`, `${longest.toFixed(0)} ms`, `${late} of ${all}`]);
-  add(
-    'scrolling by the wheel, 120 px at a time',
-    await framesWhile(page, async () => {
-      for (let turn = 0; turn < TURNS; turn++) {
-        await page.mouse.wheel(0, 120);
-        await page.waitForTimeout(16);
-      }
-    }),
-  );
-  add(
-    'scrolling by whole pages',
-    await framesWhile(page, async () => {
-      for (let turn = 0; turn < TURNS; turn++) {
-        await page.mouse.wheel(0, 1200);
-        await page.waitForTimeout(33);
-      }
-    }),
-  );
+  // What still comes of the one thing is not counted with the next.
+  const rest = (): Promise<void> => page.waitForTimeout(2000);
+  const [wheel, pages] = [
+    [120, 16],
+    [1200, 33],
+  ] as const;
+  add('scrolling by the wheel, 120 px at a time', await framesWhile(page, () => turnTheWheel(page, ...wheel)));
+  await rest();
+  add('scrolling by whole pages', await framesWhile(page, () => turnTheWheel(page, ...pages)));
   await page.getByRole('grid').focus();
+  await page.keyboard.press('ArrowDown');
+  await rest();
   add(
     'the key ↓, thirty times a second',
     await framesWhile(page, async () => {
@@ -115,6 +143,7 @@ try {
       }
     }),
   );
+  await rest();
   add(
     'typing in the filter',
     await framesWhile(page, async () => {
@@ -133,6 +162,13 @@ try {
       await page.waitForTimeout(2500);
     }),
   );
+  const bare = await context.newPage();
+  await bare.evaluate(bareList);
+  await bare.mouse.move(600, 300);
+  await bare.waitForTimeout(1000);
+  add('a bare list, by the wheel', await framesWhile(bare, () => turnTheWheel(bare, ...wheel)));
+  await bare.waitForTimeout(2000);
+  add('a bare list, by whole pages', await framesWhile(bare, () => turnTheWheel(bare, ...pages)));
   table(`stock table of 10,000 things in 25,000 lots: frame (or in all), longest, later than ${LATE_MS} ms`, rows);
 } finally {
   await browser.close();

@@ -38,24 +38,23 @@ export async function shareText(title: string, text: string): Promise<'shared' |
   }
 }
 
-/** Hands a file on by the device's own way of sharing where that takes files, else offers it to keep. Answers what was done. */
-export async function shareFile(
-  name: string,
-  type: string,
-  content: string | Uint8Array,
-): Promise<'shared' | 'saved' | 'stopped'> {
-  const files = [new File([content as BlobPart], name, { type })];
-  if (typeof navigator.canShare === 'function' && navigator.canShare({ files })) {
-    try {
-      await navigator.share({ files, title: name });
-      return 'shared';
-    } catch (error) {
-      // Whoever closes the sheet wants nothing any more; a sheet that does not open is no way.
-      if ((error as Error).name === 'AbortError') return 'stopped';
-    }
+/** A file that the device's own sharing takes; null: it takes none of this kind, or there is no sharing. */
+export function fileToShare(name: string, type: string, content: string | Uint8Array): File | null {
+  if (typeof navigator.canShare !== 'function') return null;
+  // A type with its letters' code is not known to every device.
+  const file = new File([content as BlobPart], name, { type: type.split(';')[0]! });
+  return navigator.canShare({ files: [file] }) ? file : null;
+}
+
+/** Hands a file on by the device's own sharing. Answers what was done. */
+export async function shareFile(file: File): Promise<'shared' | 'stopped' | 'failed'> {
+  try {
+    await navigator.share({ files: [file], title: file.name });
+    return 'shared';
+  } catch (error) {
+    // Whoever closes the sheet wants nothing any more; a sheet that does not open is no way.
+    return (error as Error).name === 'AbortError' ? 'stopped' : 'failed';
   }
-  saveFile(name, type, content);
-  return 'saved';
 }
 
 /** Asks for a picture: from the camera on a phone, else from a file; null when none was chosen. */

@@ -109,14 +109,14 @@ async function listPage(state: HouseholdState, frame: Frame): Promise<LookPage |
   const outlook = new HomeOutlook({ items, plan: tripPlan(state, trips, trip, today) });
   while (outlook.step(AT_ONCE)) await letOthersIn();
   const view = listView(state, { answer: outlook.answer(), trip });
-  const lines = view.lines.map(({ name, packs, packThousandths, item, size, written }): LookLine => ({
+  const lines = view.lines.map(({ name, packs, packThousandths, item, size, ticked }): LookLine => ({
     name,
     packs,
     packThousandths,
     unit: item?.unit ?? null,
     size,
     aisle: item?.category ?? '',
-    inBasket: written.some((line) => line.state === 'basket'),
+    inBasket: ticked === 'basket',
   }));
   return { what: 'list', day: trip.day, shop: trip.shop?.name ?? null, lines, ...homeOf(state), ...frame };
 }

@@ -17,6 +17,13 @@ export interface ListLine {
   entry: RestockEntry | null;
   /** What is written on the list about it; two phones may have written one line each. */
   written: PurchaseRow[];
+  /** What somebody in the shop said of it; null: nothing yet. */
+  ticked: 'basket' | 'not_there' | null;
+}
+
+function tickedOf(written: readonly PurchaseRow[]): ListLine['ticked'] {
+  if (written.some(({ state }) => state === 'basket')) return 'basket';
+  return written.some(({ state }) => state === 'not_there') ? 'not_there' : null;
 }
 
 export interface ListView {
@@ -68,6 +75,7 @@ export function listView(
         priceMinor: last?.priceMinor ?? entry.priceMinor,
         entry,
         written: own,
+        ticked: tickedOf(own),
       });
     } else if (entry.verdict !== 'unknown' && entry.verdict !== 'ask') view.notBought.push({ entry, item });
   }
@@ -83,6 +91,7 @@ export function listView(
         priceMinor: line.priceMinor,
         entry: null,
         written: [line],
+        ticked: tickedOf([line]),
       });
   view.costMinor = costOf(lines.map(({ packs, priceMinor }) => ({ verdict: 'buy', packs, priceMinor })));
   const ticked = written.some(({ state: of }) => of === 'basket' || of === 'not_there' || of === 'put_away');

@@ -16,7 +16,8 @@ import { useHousehold } from '@/shared/HouseholdProvider';
 import { useRunCommand } from '@/shared/useRunCommand';
 import { useHome } from '@/shared/useHome';
 import { counted } from '@/kit/text/counted';
-import { pickTextFile, saveFile } from '@/kit/files';
+import { pickTextFile } from '@/kit/files';
+import { useSaveFile } from '@/kit/feedback/useSaveFile';
 import { Button } from '@/kit/press/Button';
 import { Plus } from '@/kit/press/icons';
 import { ListHeading, ListRow } from '@/kit/layout/ListRow';
@@ -32,6 +33,7 @@ const MOST_ROWS = 400;
 /** What the home owns to put things in, what of it is free, and what could be bought. */
 export function ContainersScreen() {
   const runCommand = useRunCommand();
+  const saveFile = useSaveFile();
   const { unit, currency } = useHome();
   const [open, setOpen] = useState<ContainerRow | 'new' | null>(null);
   const [problems, setProblems] = useState<string[]>([]);

@@ -4,7 +4,7 @@ import { drawingPng, drawingText } from './drawingFile';
 import { OpenDoorView } from './OpenDoorView';
 import { useFront } from './useFront';
 import { useToast } from '@/kit/feedback/Toasts';
-import { saveFile, shareFile } from '@/kit/files';
+import { useSaveFile } from '@/kit/feedback/useSaveFile';
 import { Choices } from '@/kit/form/Choices';
 import { Dialog } from '@/kit/layout/Dialog';
 import { Button } from '@/kit/press/Button';
@@ -23,6 +23,7 @@ export function DrawingDialog({ spaceId, onClose }: { spaceId: string; onClose: 
   const front = useFront(spaceId);
   const { unit } = useHome();
   const toast = useToast();
+  const saveFile = useSaveFile();
   const [measured, setMeasured] = useState<'names' | 'measures'>('names');
   const [busy, setBusy] = useState(false);
   const frame = useRef<HTMLDivElement>(null);
@@ -48,11 +49,6 @@ export function DrawingDialog({ spaceId, onClose }: { spaceId: string; onClose: 
     }
     setBusy(false);
   };
-  const share = (): Promise<void> =>
-    make(async (text) => {
-      const how = await shareFile(`${file}.png`, 'image/png', await drawingPng(text));
-      if (how === 'saved') toast({ text: `Saved: ${file}.png. This browser shares no pictures by itself.` });
-    });
   return (
     <Dialog title={`The drawing of ${space.name}`} open onClose={onClose}>
       <Choices
@@ -87,8 +83,9 @@ export function DrawingDialog({ spaceId, onClose }: { spaceId: string; onClose: 
         </YStack>
       </Theme>
       <XStack gap={8} flexWrap="wrap">
-        <Button grow kind="primary" label="Share picture" disabled={busy} onPress={() => void share()} />
         <Button
+          grow
+          kind="primary"
           label="Save PNG"
           disabled={busy}
           onPress={() => void make(async (text) => saveFile(`${file}.png`, 'image/png', await drawingPng(text)))}

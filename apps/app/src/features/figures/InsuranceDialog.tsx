@@ -3,7 +3,7 @@ import { useMemo, useState } from 'react';
 import { XStack } from 'tamagui';
 import { costWords } from '@/features/restock/words';
 import { Progress } from '@/kit/feedback/Progress';
-import { saveFile } from '@/kit/files';
+import { useSaveFile } from '@/kit/feedback/useSaveFile';
 import { Choices } from '@/kit/form/Choices';
 import { Toggles } from '@/kit/form/Toggles';
 import { Dialog } from '@/kit/layout/Dialog';
@@ -31,6 +31,7 @@ export function InsuranceDialog({ onClose }: { onClose: () => void }) {
   const sum = lines.reduce((total, { worthMinor }) => total + (worthMinor ?? 0), 0);
   const unpriced = lines.filter(({ worthMinor }) => worthMinor === null).length;
   const pictures = lines.filter(({ photoHash }) => photoHash !== null).length;
+  const saveFile = useSaveFile();
   const save = async (): Promise<void> => {
     setSaid('');
     setShare(0);

@@ -1,6 +1,6 @@
 import { layCheckSheet, uprightCard, type CheckSheet } from '@ours/core';
 import { useToast } from '@/kit/feedback/Toasts';
-import { saveFile } from '@/kit/files';
+import { useSaveFile } from '@/kit/feedback/useSaveFile';
 import { Button } from '@/kit/press/Button';
 import { useHome } from '@/shared/useHome';
 import { fetchLabelFonts } from '@/kit/printFonts';
@@ -9,6 +9,7 @@ import { pagesPdf } from './labelsPdf';
 /** Saves a list to tick by hand as a PDF. */
 export function PrintListButton({ list, file }: { list: () => Omit<CheckSheet, 'size'>; file: string }) {
   const { unit } = useHome();
+  const saveFile = useSaveFile();
   const toast = useToast();
   const save = async (): Promise<void> => {
     const size = unit === 'metric' ? 'A4' : 'Letter';

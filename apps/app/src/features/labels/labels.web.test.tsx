@@ -18,7 +18,10 @@ jest.mock('expo-router', () => ({
   useRouter: () => ({ push: mockGo, replace: mockGo, canGoBack: () => false }),
   Redirect: ({ href }: { href: string }) => `to ${href}`,
 }));
-jest.mock('@/kit/files', () => ({ saveFile: (...given: unknown[]) => mockSaved(...given) }));
+jest.mock('@/kit/files', () => ({
+  saveFile: (...given: unknown[]) => mockSaved(...given),
+  fileToShare: () => null,
+}));
 jest.mock('./labelsPdf', () => ({
   labelsPdf: (...given: unknown[]) => mockPdf(...given),
   testPagePdf: (...given: unknown[]) => mockPdf(...given),

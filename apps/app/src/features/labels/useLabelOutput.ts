@@ -19,7 +19,7 @@ import { useState } from 'react';
 import { v7 as uuidv7 } from 'uuid';
 import { useFront } from '@/features/drawing';
 import { useToast } from '@/kit/feedback/Toasts';
-import { saveFile } from '@/kit/files';
+import { useSaveFile } from '@/kit/feedback/useSaveFile';
 import { useHousehold } from '@/shared/HouseholdProvider';
 import { today } from '@/shared/opContext';
 import { shelfWords } from '@/shared/placeWords';
@@ -71,6 +71,7 @@ export function useLabelOutput({
   distance: number;
 }) {
   const toast = useToast();
+  const saveFile = useSaveFile();
   const runCommand = useRunCommand();
   const state = useHousehold((snapshot) => snapshot.state);
   const front = useFront(spaceId);

@@ -16,7 +16,8 @@ import { useHome } from '@/shared/useHome';
 import { EmptyState } from '@/kit/layout/EmptyState';
 import { counted } from '@/kit/text/counted';
 import { Button } from '@/kit/press/Button';
-import { saveFile, shareText } from '@/kit/files';
+import { shareText } from '@/kit/files';
+import { useSaveFile } from '@/kit/feedback/useSaveFile';
 import { ListHeading, ListRow } from '@/kit/layout/ListRow';
 import { NotHere } from '@/kit/layout/NotHere';
 import { Screen } from '@/kit/layout/Screen';
@@ -83,6 +84,7 @@ function PlanList({ space, plan }: { space: SpaceRow; plan: PlanRow }) {
   const runCommand = useRunCommand();
   const toast = useToast();
   const { unit, currency } = useHome();
+  const saveFile = useSaveFile();
   const { list, state } = useHousehold((snapshot) => ({
     list: buyingListOf(snapshot.state, plan),
     state: snapshot.state,

@@ -16,7 +16,7 @@ import { pagesPdf } from '@/features/labels';
 import { fetchLabelFonts } from '@/kit/printFonts';
 import { sizeWords } from '@/features/fit/words';
 import { useToast } from '@/kit/feedback/Toasts';
-import { saveFile } from '@/kit/files';
+import { useSaveFile } from '@/kit/feedback/useSaveFile';
 import { Button } from '@/kit/press/Button';
 import { useHousehold } from '@/shared/HouseholdProvider';
 import { shelfWords } from '@/shared/placeWords';
@@ -25,6 +25,7 @@ import { useHome } from '@/shared/useHome';
 /** Saves a drawing of the space with all its measures, and what is to be got, for the shop. */
 export function MeasuresButton({ space, front, list }: { space: SpaceRow; front: FrontView; list: BuyingList | null }) {
   const { unit } = useHome();
+  const saveFile = useSaveFile();
   const toast = useToast();
   const state = useHousehold((snapshot) => snapshot.state);
   const save = async (): Promise<void> => {

@@ -12,6 +12,8 @@ import { RunwayRow } from './RunwayRow';
 import { packsWords, packWords, priceFigure } from './words';
 
 const ROW_HEIGHT = 68;
+/** Of a day over the ruler, like `Sat 26`. */
+const LABEL_WIDTH = 46;
 /** Where the name begins: behind the number of packs. */
 const NAME_LEFT = 64;
 
@@ -92,7 +94,7 @@ export const RestockRow = memo(function RestockRow({
   aside?: boolean;
   onOpen: (key: string) => void;
 } & LineDeedsOf) {
-  const { item, name, packs, packThousandths, size, priceMinor, entry } = line;
+  const { item, name, packs, packThousandths, size, priceMinor, entry, ticked } = line;
   const pack = item ? packWords(packThousandths, item, size) : '';
   return (
     <YStack backgroundColor="$background" borderBottomWidth={1} borderColor="$borderColor" position="relative">
@@ -118,7 +120,13 @@ export const RestockRow = memo(function RestockRow({
             </Strong>
           </XStack>
           <YStack flex={1} minWidth={0} alignItems="flex-start">
-            <Strong numberOfLines={1} backgroundColor="$background" paddingRight={6} maxWidth="100%">
+            <Strong
+              numberOfLines={1}
+              backgroundColor="$background"
+              paddingRight={6}
+              maxWidth="100%"
+              {...(ticked === 'basket' ? { textDecorationLine: 'line-through', color: '$second' } : {})}
+            >
               {name}
               {pack === '' ? null : <Small fontSize={16} lineHeight={22}>{`, ${pack}`}</Small>}
             </Strong>
@@ -147,7 +155,10 @@ export function RulerHead({ plan, words }: { plan: RulerPlan; words: (day: numbe
   const x = (day: number): number => ruler.left + day * ruler.pxADay;
   const labels = ticks.filter((day) => day > 0 && day <= ruler.days);
   // Two labels that would touch: the later one is left out.
-  const shown = labels.filter((day, at) => at === 0 || x(day) - x(labels[at - 1]!) > 60 || at === 1);
+  const shown = labels
+    .filter((day, at) => at === 0 || x(day) - x(labels[at - 1]!) > 60 || at === 1)
+    // Nor one that would stand beyond the end.
+    .filter((day) => x(day) + LABEL_WIDTH <= ruler.width);
   return (
     <YStack
       position="relative"

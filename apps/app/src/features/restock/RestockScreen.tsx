@@ -37,6 +37,7 @@ import { NotBoughtList } from './NotBoughtList';
 import type { Outlook } from './outlookStore';
 import { OfferDialog } from './OfferDialog';
 import { OutlookWait } from './OutlookWait';
+import { PutAwayBeside } from './PutAwayBeside';
 import { RestockFrame } from './RestockFrame';
 import { LineDeeds, RestockRow, RulerHead, type RulerPlan } from './RestockRow';
 import { RunwayLegend } from './RunwayLegend';
@@ -51,6 +52,8 @@ import { dayLaterWords, listText, packWords, priceFigure, whyWords } from './wor
 const FIRST_LINES = 6;
 /** What stands beside the list on a wide screen. */
 const SIDE_WIDTH = 360;
+
+const TICKED_WORDS = { basket: 'in the basket', not_there: 'was not there' } as const;
 
 /** What to buy on the next trip: how many packs of what, why, for how much, and how long everything lasts. */
 export function RestockScreen() {
@@ -123,7 +126,9 @@ function List({ outlook, onDays }: { outlook: Outlook; onDays: () => void }) {
   const later = dayLaterWords(answer, nameOf, currency);
   const start = useStartTrip(trip, view);
   const send = async (): Promise<void> => {
-    const lines = view.lines.map(({ name, packs, packThousandths, item, size }) => ({
+    // What is in the basket is not bought a second time by whoever gets the text.
+    const open = view.lines.filter(({ ticked }) => ticked !== 'basket');
+    const lines = open.map(({ name, packs, packThousandths, item, size }) => ({
       name,
       packs,
       size: item ? packWords(packThousandths, item, size) : '',
@@ -133,8 +138,10 @@ function List({ outlook, onDays }: { outlook: Outlook; onDays: () => void }) {
     if (how === 'copied') toast({ text: 'The list is copied as text.' });
     if (how === 'failed') toast({ text: 'The list could not be shared from this browser.', problem: true });
   };
-  const whyOf = ({ entry, item }: ListLine): string =>
-    entry && item && entry.reason ? whyWords(entry, item, plan) : 'written by hand';
+  const whyOf = ({ entry, item, ticked }: ListLine): string => {
+    if (ticked !== null) return TICKED_WORDS[ticked];
+    return entry && item && entry.reason ? whyWords(entry, item, plan) : 'written by hand';
+  };
   const picked = gtMd ? (view.lines.find(({ key }) => key === open) ?? view.lines[0] ?? null) : null;
   const offered = offering?.entry && offering.item ? { entry: offering.entry, item: offering.item } : null;
   const roomPacks = useHousehold(({ state }) =>
@@ -238,7 +245,11 @@ function List({ outlook, onDays }: { outlook: Outlook; onDays: () => void }) {
             onPress={() => void start()}
           />
           <Button label="Add" onPress={() => setAdding(true)} />
-          <Button label="Share" disabled={view.lines.length === 0} onPress={() => void send()} />
+          <Button
+            label="Share"
+            disabled={view.lines.every(({ ticked }) => ticked === 'basket')}
+            onPress={() => void send()}
+          />
         </Footer>
       }
     >
@@ -249,6 +260,7 @@ function List({ outlook, onDays }: { outlook: Outlook; onDays: () => void }) {
         right={
           <>
             {head}
+            <PutAwayBeside width={SIDE_WIDTH - 64} />
             {picked ? (
               <Card margin={16} padding={14} gap={8} role="region" aria-label="Of this line">
                 <Heading fontSize={20} lineHeight={26}>

@@ -5,7 +5,7 @@ import { useState } from 'react';
 import { XStack, YStack } from 'tamagui';
 import { api } from '@/data/api/api';
 import { useToast } from '@/kit/feedback/Toasts';
-import { saveFile } from '@/kit/files';
+import { useSaveFile } from '@/kit/feedback/useSaveFile';
 import { Field } from '@/kit/form/Field';
 import { Toggles } from '@/kit/form/Toggles';
 import { Button } from '@/kit/press/Button';
@@ -18,6 +18,7 @@ import { HOLDS_WORDS, holdsWords } from './words';
 /** Days of the home in somebody's own calendar: as a file, or by an address that the calendar follows. */
 export function CalendarShare() {
   const { store } = useHouseholdContext();
+  const saveFile = useSaveFile();
   const [holds, setHolds] = useState<readonly CalendarHolds[]>(['rounds']);
   const save = (): void => {
     const { now, today: day } = opContext();

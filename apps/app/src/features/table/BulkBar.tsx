@@ -1,5 +1,5 @@
 import { useRouter } from 'expo-router';
-import { useState } from 'react';
+import { memo, useState } from 'react';
 import { Progress } from '@/kit/feedback/Progress';
 import { Dialog } from '@/kit/layout/Dialog';
 import { Footer } from '@/kit/layout/Footer';
@@ -16,7 +16,7 @@ import type { useBulk } from './useBulk';
 import { TABLE_KEYS, worthWords } from './words';
 
 /** The foot of the table: what can be done with the rows that are chosen, and what the keys do. */
-export function BulkBar({
+export const BulkBar = memo(function BulkBar({
   chosen,
   problem,
   left,
@@ -154,7 +154,7 @@ export function BulkBar({
       ) : null}
     </>
   );
-}
+});
 
 /** The spaces in which chosen rows mostly are, with those places in them. */
 function spacesOf(rows: readonly StockRow[]): { id: string; name: string; nookIds: string[] }[] {

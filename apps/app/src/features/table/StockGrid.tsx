@@ -1,11 +1,12 @@
 import { addDays, type ViewColumn } from '@ours/core';
 import { useVirtualizer, type Range, defaultRangeExtractor } from '@tanstack/react-virtual';
-import { useCallback, useEffect, useMemo, type KeyboardEvent, type RefObject } from 'react';
+import { memo, useCallback, useEffect, useMemo, type KeyboardEvent, type RefObject } from 'react';
 import { XStack, YStack } from 'tamagui';
 import { xOf } from '@/kit/chart/Ruler';
 import { useScroller } from '@/kit/layout/Screen';
 import { usePrinting } from '@/kit/layout/usePrinting';
 import { pressable } from '@/kit/press/pressable';
+import { PlainStyles } from '@/kit/table/plain';
 import { Small, Strong, Text } from '@/kit/text/Text';
 import { useHome } from '@/shared/useHome';
 import type { RulerPlan } from '@/features/restock';
@@ -16,7 +17,7 @@ import { groupWords } from './words';
 
 const HEAD_HEIGHT = 46;
 /** Rows that are drawn beyond those in sight. */
-const BEYOND = 6;
+const BEYOND = 4;
 const FIRST_ROWS = 20;
 /** More rows are no paper any more. */
 const MOST_PRINTED = 1000;
@@ -53,10 +54,8 @@ export function StockGrid({
   const { currency } = useHome();
   const scroller = useScroller();
   const printing = usePrinting();
-  const activeAt = useMemo(
-    () => (active === null ? -1 : entries.findIndex(({ id }) => id === active)),
-    [active, entries],
-  );
+  const placeOf = useMemo(() => new Map(entries.map(({ id }, at) => [id, at])), [entries]);
+  const activeAt = active === null ? -1 : (placeOf.get(active) ?? -1);
   const virtual = useVirtualizer({
     count: entries.length,
     getScrollElement: () => scroller,
@@ -77,17 +76,31 @@ export function StockGrid({
     ),
   });
   useEffect(() => {
-    if (activeAt >= 0) virtual.scrollToIndex(activeAt, { align: 'auto' });
+    const from = virtual.scrollOffset ?? 0;
+    const top = activeAt * ROW_HEIGHT;
+    const inSight = top >= from && top + ROW_HEIGHT + HEAD_HEIGHT <= from + (virtual.scrollRect?.height ?? 0);
+    // Asking for a row that is in sight would measure the page for nothing.
+    if (activeAt >= 0 && !inSight) virtual.scrollToIndex(activeAt, { align: 'auto' });
     // Only when another row is looked at: scrolling by hand is left alone.
     // eslint-disable-next-line react-hooks/exhaustive-deps
   }, [active]);
   // Before the page is laid out, and where it never is, the first rows are drawn.
-  const laidOut = scroller !== null && scroller.clientHeight > 0;
+  const laidOut = (virtual.scrollRect?.height ?? 0) > 0;
   const drawn = printing
     ? entries.slice(0, MOST_PRINTED).map((_, index) => ({ index, top: index * ROW_HEIGHT }))
     : laidOut
       ? virtual.getVirtualItems().map(({ index, start }) => ({ index, top: start - HEAD_HEIGHT }))
       : entries.slice(0, FIRST_ROWS).map((_, index) => ({ index, top: index * ROW_HEIGHT }));
+  // Rows that come into sight take the elements of those that went out: filling them anew takes less than making others. What is typed in a
+  // row stays with that row.
+  const slots = Math.ceil((virtual.scrollRect?.height ?? 0) / ROW_HEIGHT) + 2 * BEYOND + 3;
+  const inRun = (at: number): boolean => at + 1 < drawn.length && drawn[at + 1]!.index === drawn[at]!.index + 1;
+  const slotOf = (at: number): string => {
+    const { index } = drawn[at]!;
+    const { id } = entries[index]!;
+    if (!laidOut || printing || (id === active && typed !== null)) return id;
+    return inRun(at) || (at > 0 && inRun(at - 1)) ? `slot ${index % slots}` : 'far';
+  };
   return (
     <div
       ref={grid}
@@ -100,20 +113,16 @@ export function StockGrid({
       onKeyDown={onKey}
       style={{ minWidth: leastWidth(columns), position: 'relative' }}
     >
-      <Head columns={columns} view={view} onSort={onSort} plan={plan} />
+      <PlainStyles />
+      <Head columns={columns} sort={view.sort} down={view.down} onSort={onSort} plan={plan} />
       <div
         role="rowgroup"
         style={{ position: 'relative', height: (printing ? drawn.length : entries.length) * ROW_HEIGHT }}
       >
-        {drawn.map(({ index, top }) => {
+        {drawn.map(({ index, top }, at) => {
           const entry = entries[index]!;
           return (
-            <div
-              key={entry.id}
-              role="presentation"
-              // Each by itself: what changes in one row is not laid out anew in the others.
-              style={{ position: 'absolute', left: 0, right: 0, top, height: ROW_HEIGHT, contain: 'strict' }}
-            >
+            <div key={slotOf(at)} role="presentation" className="pt-slot" style={{ top, height: ROW_HEIGHT }}>
               {entry.kind === 'group' ? (
                 <GroupLine entry={entry} currency={currency} at={index + 1} />
               ) : (
@@ -143,7 +152,7 @@ export function StockGrid({
   );
 }
 
-function GroupLine({
+const GroupLine = memo(function GroupLine({
   entry,
   currency,
   at,
@@ -170,16 +179,18 @@ function GroupLine({
       </XStack>
     </div>
   );
-}
+});
 
-function Head({
+const Head = memo(function Head({
   columns,
-  view: { sort, down },
+  sort,
+  down,
   onSort,
   plan,
 }: {
   columns: readonly ViewColumn[];
-  view: TableView;
+  sort: ViewColumn;
+  down: boolean;
   onSort: (column: ViewColumn) => void;
   plan: RulerPlan;
 }) {
@@ -213,7 +224,7 @@ function Head({
       </XStack>
     </YStack>
   );
-}
+});
 
 /** The days of the trips, over their lines. */
 function Days({ plan }: { plan: RulerPlan }) {

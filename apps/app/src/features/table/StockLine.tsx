@@ -3,7 +3,16 @@ import { memo, type CSSProperties } from 'react';
 import { xOf } from '@/kit/chart/Ruler';
 import { Runway } from '@/kit/chart/Runway';
 import { CellField } from '@/kit/form/CellField';
-import { PlainCell, PlainCheck, PlainMark, PlainMono, PlainPlate, PlainSmall, PlainStrong } from '@/kit/table/plain';
+import {
+  PlainCell,
+  PlainCheck,
+  PlainMark,
+  PlainMono,
+  PlainPlate,
+  PlainRow,
+  PlainSmall,
+  PlainStrong,
+} from '@/kit/table/plain';
 import { dayWords } from '@/kit/text/dayWords';
 import type { Palette } from '@/kit/theme/palette';
 import { usePalette } from '@/kit/theme/usePalette';
@@ -64,38 +73,24 @@ export const StockLine = memo(function StockLine({
   const { id, item, there } = row;
   const palette = usePalette();
   return (
-    <div
-      role="row"
-      aria-selected={selected}
-      aria-rowindex={at + 1}
+    <PlainRow
       id={`row-${id}`}
-      onClick={(event) => deeds.look(id, null, event.shiftKey)}
-      style={{
-        display: 'flex',
-        boxSizing: 'border-box',
-        height: ROW_HEIGHT,
-        color: palette.ink,
-        backgroundColor: selected || active !== null ? palette.greenTint : palette.sheet,
-        borderBottom: `1px solid ${palette.rule}`,
-      }}
+      at={at + 1}
+      selected={selected}
+      here={active !== null}
+      onPress={(extend) => deeds.look(id, null, extend)}
     >
-      <PlainCell width={WIDTHS.select} height={CELL} at="middle">
-        <PlainCheck
-          label={`Select ${item.name}`}
-          ticked={selected}
-          palette={palette}
-          onPress={() => deeds.select(id)}
-        />
+      <PlainCell width={WIDTHS.select} at="middle">
+        <PlainCheck label={`Select ${item.name}`} ticked={selected} onPress={() => deeds.select(id)} />
       </PlainCell>
       {columns.map((column) => (
         <PlainCell
           key={column}
           id={`cell-${id}-${column}`}
           width={column === 'what' ? null : WIDTHS[column]}
-          height={CELL}
           at={AT_RIGHT.has(column) ? 'right' : 'left'}
-          outline={active === column ? palette.green : undefined}
-          background={column === 'lasts' ? dayLines(plan, palette) : undefined}
+          here={active === column}
+          style={column === 'lasts' ? dayLines(plan, palette) : undefined}
           onPress={(extend) => deeds.look(id, column, extend)}
           onTwice={() => deeds.edit(id, column)}
         >
@@ -112,18 +107,18 @@ export const StockLine = memo(function StockLine({
               onCancel={deeds.cancel}
             />
           ) : (
-            <Content row={row} column={column} plan={plan} currency={currency} palette={palette} />
+            <Content row={row} column={column} plan={plan} currency={currency} />
           )}
         </PlainCell>
       ))}
-    </div>
+    </PlainRow>
   );
 });
 
 /** Without the line below it. */
 const CELL = ROW_HEIGHT - 1;
 const lines = new WeakMap<RulerPlan, Map<Palette, CSSProperties>>();
-/** The lines of the shop days, behind the bars of all rows: the next two in stronger ink. */
+/** The width of the column and the lines of the shop days, behind the bars of all rows: the next two in stronger ink. */
 function dayLines(plan: RulerPlan, palette: Palette): CSSProperties {
   const known = lines.get(plan)?.get(palette);
   if (known) return known;
@@ -132,7 +127,10 @@ function dayLines(plan: RulerPlan, palette: Palette): CSSProperties {
     const color = at < 2 ? palette.second : palette.rule;
     return `linear-gradient(90deg, transparent ${x}px, ${color} ${x}px, ${color} ${x + 1}px, transparent ${x + 1}px)`;
   });
-  const made: CSSProperties = images.length === 0 ? {} : { backgroundImage: images.join(', ') };
+  const made: CSSProperties = {
+    width: WIDTHS.lasts,
+    ...(images.length === 0 ? {} : { backgroundImage: images.join(', ') }),
+  };
   const of = lines.get(plan) ?? new Map<Palette, CSSProperties>();
   lines.set(plan, of.set(palette, made));
   return made;
@@ -143,26 +141,23 @@ function Content({
   column,
   plan,
   currency,
-  palette,
 }: {
   row: StockRow;
   column: ViewColumn;
   plan: RulerPlan;
   currency: string;
-  palette: Palette;
 }) {
   const { item, there, size, due, nookIds, code, worthMinor, countedOn } = row;
-  const { ink, second } = palette;
   switch (column) {
     case 'what':
       return (
         <PlainStrong>
           {item.name}
-          {size && size.unit !== item.unit ? <PlainSmall color={second}>{`, ${sizeWords(size)}`}</PlainSmall> : null}
+          {size && size.unit !== item.unit ? <PlainSmall>{`, ${sizeWords(size)}`}</PlainSmall> : null}
         </PlainStrong>
       );
     case 'category':
-      return <PlainSmall color={second}>{item.category || '–'}</PlainSmall>;
+      return <PlainSmall>{item.category || '–'}</PlainSmall>;
     case 'amount':
       return <PlainStrong>{there > 0 ? amountWords(there, item.unit) : 'none'}</PlainStrong>;
     case 'level': {
@@ -172,22 +167,22 @@ function Content({
     case 'where':
       return (
         <>
-          {code === null ? <PlainSmall color={second}>–</PlainSmall> : <PlainPlate code={code} palette={palette} />}
-          {nookIds.length > 1 ? <PlainSmall color={second}>{`+${nookIds.length - 1}`}</PlainSmall> : null}
+          {code === null ? <PlainSmall>–</PlainSmall> : <PlainPlate code={code} />}
+          {nookIds.length > 1 ? <PlainSmall>{`+${nookIds.length - 1}`}</PlainSmall> : null}
         </>
       );
     case 'until': {
-      if (due === null) return <PlainSmall color={second}>–</PlainSmall>;
+      if (due === null) return <PlainSmall>–</PlainSmall>;
       const state = dueState(due, plan.today);
       const words = dayWords(due.on, plan.today);
-      if (state === 'later') return <PlainSmall color={ink}>{words}</PlainSmall>;
+      if (state === 'later') return <PlainSmall ink>{words}</PlainSmall>;
       const kind = state === 'late' ? 'late' : 'soon';
-      return <PlainMark kind={kind} label={words} safety={isSafety(due)} palette={palette} />;
+      return <PlainMark kind={kind} label={words} safety={isSafety(due)} />;
     }
     case 'lasts':
       return <LastsCell row={row} plan={plan} />;
     case 'counted':
-      return <PlainSmall color={second}>{countedOn === null ? '–' : dayWords(countedOn, plan.today)}</PlainSmall>;
+      return <PlainSmall>{countedOn === null ? '–' : dayWords(countedOn, plan.today)}</PlainSmall>;
     case 'mark':
       return (
         <PlainMono>

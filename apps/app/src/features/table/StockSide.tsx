@@ -1,5 +1,6 @@
 import { isMeasure, oldestFirst, opsForTaking, type CivilDate } from '@ours/core';
 import { useRouter } from 'expo-router';
+import { memo } from 'react';
 import { XStack, YStack } from 'tamagui';
 import { Button } from '@/kit/press/Button';
 import { Heading, Small, Strong } from '@/kit/text/Text';
@@ -18,7 +19,16 @@ const WIDTH = 236;
 const MOST_LOTS = 5;
 
 /** About the row that is looked at: where it is, until when, how long it lasts. */
-export function StockSide({ row, day, onCount }: { row: StockRow; day: CivilDate; onCount: () => void }) {
+export const StockSide = memo(function StockSide({
+  row,
+  day,
+  onCount,
+}: {
+  row: StockRow;
+  day: CivilDate;
+  /** @param id of the row */
+  onCount: (id: string) => void;
+}) {
   const router = useRouter();
   const runCommand = useRunCommand();
   const guide = useGuide();
@@ -29,6 +39,7 @@ export function StockSide({ row, day, onCount }: { row: StockRow; day: CivilDate
   return (
     <YStack
       width={WIDTH}
+      flex={1}
       padding={16}
       gap={12}
       borderLeftWidth={1}
@@ -70,9 +81,9 @@ export function StockSide({ row, day, onCount }: { row: StockRow; day: CivilDate
             );
           }}
         />
-        <Button label="Count" disabled={row.lots.length === 0} onPress={onCount} />
+        <Button label="Count" disabled={row.lots.length === 0} onPress={() => onCount(row.id)} />
         <Button kind="primary" label="Open page" onPress={() => router.push(`/item/${row.item.id}`)} />
       </XStack>
     </YStack>
   );
-}
+});

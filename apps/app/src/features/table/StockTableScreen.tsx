@@ -8,6 +8,7 @@ import { useToast } from '@/kit/feedback/Toasts';
 import { ListHeading, ListRow } from '@/kit/layout/ListRow';
 import { LongList } from '@/kit/layout/LongList';
 import { Screen } from '@/kit/layout/Screen';
+import { useSettled } from '@/kit/layout/useSettled';
 import { Button } from '@/kit/press/Button';
 import { counted } from '@/kit/text/counted';
 import { Text } from '@/kit/text/Text';
@@ -25,13 +26,16 @@ import type { RowDeeds } from './StockLine';
 import { StockSide } from './StockSide';
 import { StockRows, worthOf, type StockRow } from './stockRows';
 import { TableSentence } from './TableSentence';
-import { entriesOf, rowsInView, USUAL_VIEW, type TableView } from './tableView';
+import { entriesOf, OrderedRows, USUAL_VIEW, type TableView } from './tableView';
 import { useBulk } from './useBulk';
 import { useCellEditing } from './useCellEditing';
 import { useRowChoice } from './useRowChoice';
 import { useTableKeys } from './useTableKeys';
 import { ViewsDialog } from './ViewsDialog';
 import { groupWords, worthWords } from './words';
+
+/** Longer than from one repeat of a held key to the next. */
+const SETTLED_MS = 120;
 
 /** All there is as a table that sorts, filters, groups, is written in and acted on; on a phone as a list. */
 export function StockTableScreen() {
@@ -53,7 +57,8 @@ export function StockTableScreen() {
   // eslint-disable-next-line react-hooks/exhaustive-deps -- the state is changed in place, the version says so
   const all = useMemo(() => reader.read(store.state, outlook, view.rows), [store, reader, outlook, version, view.rows]);
   const nextTrip = outlook?.trips.find((trip) => trip.day > outlook.trip.day)?.day ?? null;
-  const rows = useMemo(() => rowsInView(all, view, { today: day, nextTrip }), [all, view, day, nextTrip]);
+  const [ordered] = useState(() => new OrderedRows());
+  const rows = useMemo(() => ordered.read(all, view, { today: day, nextTrip }), [ordered, all, view, day, nextTrip]);
   const entries = useMemo(() => entriesOf(rows, view.groupBy), [rows, view.groupBy]);
   const ids = useMemo(() => entries.filter(({ kind }) => kind === 'row').map(({ id }) => id), [entries]);
   const byId = useMemo(() => new Map(rows.map((row) => [row.id, row])), [rows]);
@@ -76,27 +81,34 @@ export function StockTableScreen() {
   /** Rows that are still to be counted, one after the other. */
   const [queue, setQueue] = useState<readonly string[]>([]);
   const grid = useRef<HTMLDivElement>(null);
-  const countFrom = (of: readonly string[]): void => {
-    const [first, ...rest] = of;
-    setQueue(rest);
-    if (first === undefined) return;
-    choice.go(first, 'amount', false);
-    cells.begin(first, 'amount');
-  };
+  const { go: look, select, clear } = choice;
   const cells = useCellEditing(
     (id) => byId.get(id),
     () => (queue.length > 0 ? countFrom(queue) : grid.current?.focus()),
   );
   const { editing, begin } = cells;
+  const countFrom = useCallback(
+    (of: readonly string[]): void => {
+      const [first, ...rest] = of;
+      setQueue(rest);
+      if (first === undefined) return;
+      look(first, 'amount', false);
+      begin(first, 'amount');
+    },
+    [look, begin],
+  );
   const bulk = useBulk(outlook);
-  const toCount = chosen.filter(({ lots }) => lots.length > 0).map(({ id }) => id);
-  const copy = (): void => {
+  const countChosen = useMemo(() => {
+    const toCount = chosen.filter(({ lots }) => lots.length > 0).map(({ id }) => id);
+    return toCount.length > 0 ? () => countFrom(toCount) : null;
+  }, [chosen, countFrom]);
+  const copy = useCallback((): void => {
     const of = chosen.length > 0 ? chosen : rows;
     void copyTable(of, columns, store.state).then(
       () => toast({ text: `Copied: ${counted(of.length, { one: '# row', other: '# rows' })}.` }),
       () => toast({ text: 'This browser does not let the table be copied.', problem: true }),
     );
-  };
+  }, [chosen, rows, columns, store, toast]);
   const edit = useCallback(
     (id: string, column: ViewColumn): void => {
       setQueue([]);
@@ -110,7 +122,6 @@ export function StockTableScreen() {
     stopTyping();
     grid.current?.focus();
   }, [stopTyping]);
-  const { go: look, select } = choice;
   const { type, save, blur } = cells;
   const deeds = useMemo(
     (): RowDeeds => ({ look, select, edit, type, save, blur, cancel }),
@@ -140,21 +151,48 @@ export function StockTableScreen() {
     leave: () => (editing ? cancel() : choice.clear()),
   });
   const looked: StockRow | null = (active === null ? undefined : byId.get(active)) ?? null;
-  const sort = (column: ViewColumn): void =>
-    change({ sort: column, down: view.sort === column ? !view.down : column === 'worth' });
-  const sub = `${rows.length.toLocaleString('en')} of ${all.length.toLocaleString('en')}, ${worthWords(worthOf(rows), currency)}`;
-  const sentence = <TableSentence view={view} onChange={change} nextTrip={nextTrip} today={day} />;
-  const words = (
-    <Field
-      ref={filter}
-      label="with these words, also of its place"
-      hideLabel
-      placeholder="Words of a thing or place"
-      value={view.words}
-      maxLength={120}
-      onChangeText={(text) => change({ words: text })}
-      {...(wide ? { width: 220 } : {})}
-    />
+  // Beside the table it comes a moment later than the row itself: a key that is held is not kept waiting for it.
+  const shown = useSettled(looked, SETTLED_MS);
+  const sort = useCallback(
+    (column: ViewColumn): void =>
+      setView((now) => ({ ...now, sort: column, down: now.sort === column ? !now.down : column === 'worth' })),
+    [],
+  );
+  const countRow = useCallback((id: string): void => edit(id, 'amount'), [edit]);
+  const sub = useMemo(
+    () =>
+      `${rows.length.toLocaleString('en')} of ${all.length.toLocaleString('en')}, ${worthWords(worthOf(rows), currency)}`,
+    [rows, all, currency],
+  );
+  // What stands around the table is the same while one goes from row to row.
+  const sentence = useMemo(
+    () => <TableSentence view={view} onChange={change} nextTrip={nextTrip} today={day} />,
+    [view, change, nextTrip, day],
+  );
+  const words = useMemo(
+    () => (
+      <Field
+        ref={filter}
+        label="with these words, also of its place"
+        hideLabel
+        placeholder="Words of a thing or place"
+        value={view.words}
+        maxLength={120}
+        onChangeText={(text) => change({ words: text })}
+        {...(wide ? { width: 220 } : {})}
+      />
+    ),
+    [view.words, change, wide],
+  );
+  const right = useMemo(
+    () => (
+      <>
+        {words}
+        <Button label="Columns …" onPress={() => setDialog('columns')} />
+        <Button label="Views …" onPress={() => setDialog('views')} />
+      </>
+    ),
+    [words],
   );
   const dialogs =
     dialog === 'views' ? (
@@ -196,19 +234,9 @@ export function StockTableScreen() {
       sub={sub}
       back="/restock"
       fullWidth
-      right={
-        <>
-          {words}
-          <Button label="Columns …" onPress={() => setDialog('columns')} />
-          <Button label="Views …" onPress={() => setDialog('views')} />
-        </>
-      }
+      right={right}
       fixed={sentence}
-      side={
-        looked !== null && beside ? (
-          <StockSide row={looked} day={day} onCount={() => edit(looked.id, 'amount')} />
-        ) : null
-      }
+      side={shown !== null && looked !== null && beside ? <StockSide row={shown} day={day} onCount={countRow} /> : null}
       footer={
         <BulkBar
           chosen={chosen}
@@ -218,9 +246,9 @@ export function StockTableScreen() {
           moving={moving}
           onMoving={setMoving}
           mayList={outlook !== null}
-          onCount={toCount.length > 0 ? () => countFrom(toCount) : null}
+          onCount={countChosen}
           onCopy={copy}
-          onClear={choice.clear}
+          onClear={clear}
         />
       }
     >

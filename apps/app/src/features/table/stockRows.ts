@@ -64,21 +64,25 @@ interface Way {
 export class StockRows {
   private known = new Map<string, StockRow>();
   private ways = new Map<string, Way>();
-  private of: { each: string; outlook: Outlook | null; guide: KeepingGuide } | null = null;
+  private of: { each: string; outlook: Outlook | null; guide: KeepingGuide; shopId: string | null } | null = null;
 
   read(state: HouseholdState, outlook: Outlook | null, each: 'thing' | 'lot'): StockRow[] {
     const guide = guideOf(state);
     // What all rows depend on.
-    const of = { each, outlook, guide };
-    if (this.of?.each !== each || this.of.outlook !== outlook || this.of.guide !== guide) this.known = new Map();
-    this.of = of;
+    const shopId = outlook?.trip.shop?.id ?? null;
+    if (this.of?.each !== each || this.of.guide !== guide || this.of.shopId !== shopId) this.known = new Map();
+    const sameOutlook = this.of?.outlook === outlook;
+    this.of = { each, outlook, guide, shopId };
     this.readWays(state);
     const entries = new Map(outlook?.answer.entries.map((entry) => [entry.itemId, entry]));
     const rows: StockRow[] = [];
     const add = (id: string, item: ItemRow, lots: readonly LotRow[]): void => {
       const before = this.known.get(id);
       const same = before?.item === item && sameOnes(before.lots, lots) && before.ways.every((way) => this.isNow(way));
-      rows.push(same ? before : this.make(id, item, lots, { outlook, guide, entry: entries.get(item.id) ?? null }));
+      const entry = entries.get(item.id) ?? null;
+      if (!same) rows.push(this.make(id, item, lots, { shopId, guide, entry }));
+      // Another outlook changes what is known of the pace, and nothing else.
+      else rows.push(sameOutlook || before.entry === entry ? before : { ...before, entry });
     };
     for (const item of state.all('item')) {
       const lots = state.lotsOf(item.id);
@@ -116,12 +120,12 @@ export class StockRows {
     id: string,
     item: ItemRow,
     lots: readonly LotRow[],
-    { outlook, guide, entry }: { outlook: Outlook | null; guide: KeepingGuide; entry: RestockEntry | null },
+    { shopId, guide, entry }: { shopId: string | null; guide: KeepingGuide; entry: RestockEntry | null },
   ): StockRow {
     const there = lots.reduce((sum, lot) => sum + lot.quantityThousandths, 0);
     const nookIds = fullestFirst(lots);
     const ways = nookIds.flatMap((nookId) => this.ways.get(nookId) ?? []);
-    const pack = packFor({ packs: item.packs ?? [], usualPackThousandths: null }, outlook?.trip.shop?.id ?? null);
+    const pack = packFor({ packs: item.packs ?? [], usualPackThousandths: null }, shopId);
     return {
       id,
       item,

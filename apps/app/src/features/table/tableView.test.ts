@@ -1,4 +1,4 @@
-import { entriesOf, isShown, levelOf, rowsInView, USUAL_VIEW, type TableView } from './tableView';
+import { entriesOf, isShown, levelOf, OrderedRows, rowsInView, USUAL_VIEW, type TableView } from './tableView';
 import { shownColumns } from './columns';
 import { worthOf, type StockRow } from './stockRows';
 import { worthWords } from './words';
@@ -68,6 +68,20 @@ describe('order', () => {
   });
   it('names with numbers in them as people count', () =>
     expect(namesOf(rowsInView(rows, view({ sort: 'what' }), days))).toEqual(['a', 'b9', 'b10']));
+  it('put in order after each change, rows stand as if they had been put in order from the start', () => {
+    const ordered = new OrderedRows();
+    let now = Array.from({ length: 40 }, (_, at) =>
+      row({ there: ((at * 7) % 11) * 1000, id: `id ${at}` }, `n${at % 9}`),
+    );
+    const views = [view({ sort: 'amount' }), view({ sort: 'what', down: true }), view({ sort: 'amount', words: 'n1' })];
+    for (let turn = 0; turn < 60; turn++) {
+      const at = (turn * 13) % now.length;
+      now = now.map((one, place) => (place === at ? { ...one, there: ((turn * 5) % 12) * 1000 } : one));
+      if (turn % 7 === 0) now = [...now.slice(3), row({ id: `new ${turn}` }, `n${turn % 9}`)];
+      const of = views[turn % views.length]!;
+      expect(ordered.read(now, of, days)).toEqual(rowsInView(now, of, days));
+    }
+  });
   it('what is gone comes first by how long it lasts', () => {
     const lasting = [
       row({ entry: { out: { early: 3 } } }, 'three days'),

@@ -8,6 +8,7 @@ import {
   type ItemRow,
   type Op,
 } from '@ours/core';
+import { useMemo } from 'react';
 import { useToast } from '@/kit/feedback/Toasts';
 import { counted } from '@/kit/text/counted';
 import { useHouseholdContext } from '@/shared/HouseholdProvider';
@@ -21,6 +22,19 @@ export function useBulk(outlook: Outlook | null) {
   const { store } = useHouseholdContext();
   const toast = useToast();
   const { runMany, underWay } = useRunMany();
+  // The same from one drawing to the next, so that what offers it is not drawn in vain.
+  return useMemo(
+    () => ({ ...bulkDeeds(store, outlook, toast, runMany), underWay }),
+    [store, outlook, toast, runMany, underWay],
+  );
+}
+
+function bulkDeeds(
+  store: ReturnType<typeof useHouseholdContext>['store'],
+  outlook: Outlook | null,
+  toast: ReturnType<typeof useToast>,
+  runMany: ReturnType<typeof useRunMany>['runMany'],
+) {
   const many = (count: number): string => counted(count, { one: '# row', other: '# rows' });
   const recategorise = (items: readonly ItemRow[], category: string): void =>
     void runMany(
@@ -33,7 +47,6 @@ export function useBulk(outlook: Outlook | null) {
       (done) => `${category || 'No category'}: ${counted(done, { one: '# thing', other: '# things' })}.`,
     );
   return {
-    underWay,
     list: (rows: readonly StockRow[]): void => {
       if (!outlook) return;
       const { trip } = outlook;

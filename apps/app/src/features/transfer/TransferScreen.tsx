@@ -5,7 +5,7 @@ import { XStack, YStack } from 'tamagui';
 import { fetchHome } from '@/data/api/homeFile';
 import { onceJob } from '@/jobs/onceJob';
 import { Progress } from '@/kit/feedback/Progress';
-import { saveFile } from '@/kit/files';
+import { useSaveFile } from '@/kit/feedback/useSaveFile';
 import { Choices } from '@/kit/form/Choices';
 import { ListHeading, ListRow } from '@/kit/layout/ListRow';
 import { Screen } from '@/kit/layout/Screen';
@@ -40,6 +40,7 @@ interface UnderWay {
 export function TransferScreen() {
   const router = useRouter();
   const { me, store } = useHouseholdContext();
+  const saveFile = useSaveFile();
   const box = usePhotos();
   const [style, setStyle] = useState<TableStyle>('comma');
   const [underWay, setUnderWay] = useState<UnderWay | null>(null);

@@ -1,9 +1,12 @@
 import { act, fireEvent, screen } from '@testing-library/react';
+import { useState } from 'react';
 import { Button } from '@/kit/press/Button';
 import { UndoRedo } from '@/kit/press/UndoRedo';
+import { Dialog } from '@/kit/layout/Dialog';
 import { renderWith } from '@/kit/renderWith.test-support';
 import { Problem } from './Problem';
 import { Progress } from './Progress';
+import { useSaveFile } from './useSaveFile';
 import { ToastLine, ToastProvider, useToast } from './Toasts';
 
 describe('what is said back', () => {
@@ -77,5 +80,95 @@ describe('what is said back', () => {
     open();
     fireEvent.click(screen.getByRole('button', { name: 'Take one' }));
     expect(screen.queryByRole('button', { name: 'Undo' })).toBeNull();
+  });
+
+  it('what is said while a dialog is open stands in it, and on the page when it has gone', () => {
+    function Page() {
+      const [dialog, setDialog] = useState(true);
+      return (
+        <>
+          <ToastLine />
+          <Dialog title="About it" open={dialog} onClose={() => setDialog(false)}>
+            <Deed />
+            <Button label="Close it" onPress={() => setDialog(false)} />
+          </Dialog>
+        </>
+      );
+    }
+    renderWith(
+      <ToastProvider>
+        <Page />
+      </ToastProvider>,
+    );
+    fireEvent.click(screen.getByRole('button', { name: 'Take one' }));
+    expect(screen.getAllByText('Taken: 1.')).toHaveLength(1);
+    expect(screen.getByRole('dialog').textContent).toContain('Taken: 1.');
+    fireEvent.click(screen.getByRole('button', { name: 'Close it' }));
+    expect(screen.queryByRole('dialog')).toBeNull();
+    expect(screen.getAllByText('Taken: 1.')).toHaveLength(1);
+  });
+
+  describe('a file that is saved', () => {
+    const file = (): string => (URL.createObjectURL as jest.Mock).mock.calls.length.toString();
+    function Saves() {
+      const save = useSaveFile();
+      const toast = useToast();
+      return (
+        <>
+          <Button label="Save it" onPress={() => save('list.csv', 'text/csv;charset=utf-8', 'a')} />
+          <Button label="Say more" onPress={() => toast({ text: 'Remembered.' })} />
+        </>
+      );
+    }
+    const opened = (): void => {
+      URL.createObjectURL = jest.fn(() => 'blob:x');
+      URL.revokeObjectURL = jest.fn();
+      HTMLAnchorElement.prototype.click = jest.fn();
+      renderWith(
+        <ToastProvider>
+          <Saves />
+          <ToastLine />
+        </ToastProvider>,
+      );
+      fireEvent.click(screen.getByRole('button', { name: 'Save it' }));
+    };
+    const sharing = (share: (given: ShareData) => Promise<void>): void =>
+      void Object.assign(navigator, { share, canShare: () => true });
+    afterEach(() => void Object.assign(navigator, { share: undefined, canShare: undefined }));
+
+    it('can be handed on where the device shares files, also after what is said next', async () => {
+      const given: ShareData[] = [];
+      sharing((data) => {
+        given.push(data);
+        return Promise.resolve();
+      });
+      opened();
+      expect(file()).toBe('1');
+      expect(screen.getByText('Saved: list.csv.')).toBeTruthy();
+      fireEvent.click(screen.getByRole('button', { name: 'Say more' }));
+      expect(screen.getByText('Remembered.')).toBeTruthy();
+      await act(async () => {
+        fireEvent.click(screen.getByRole('button', { name: 'Share' }));
+      });
+      expect(given[0]!.files!.map(({ name, type }) => [name, type])).toEqual([['list.csv', 'text/csv']]);
+    });
+
+    it.each([
+      ['AbortError', null],
+      ['NotAllowedError', 'list.csv could not be shared from here; it is saved.'],
+    ])('a sheet that ends with %s says %s', async (name, words) => {
+      sharing(() => Promise.reject(Object.assign(new Error('no'), { name })));
+      opened();
+      await act(async () => {
+        fireEvent.click(screen.getByRole('button', { name: 'Share' }));
+      });
+      expect(screen.getByRole('status').textContent).toBe(words ?? '');
+    });
+
+    it('is saved and no more where nothing can be shared', () => {
+      opened();
+      expect(file()).toBe('1');
+      expect(screen.queryByRole('button', { name: 'Share' })).toBeNull();
+    });
   });
 });

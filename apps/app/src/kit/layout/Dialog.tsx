@@ -1,6 +1,7 @@
 import type { ReactNode } from 'react';
 import { Modal, Pressable } from 'react-native';
 import { ScrollView, Theme, useMedia, useThemeName, YStack } from 'tamagui';
+import { DialogToastLine } from '@/kit/feedback/Toasts';
 import { Title } from '@/kit/text/Text';
 
 /** A sheet from below on a phone, a box in the middle on a wide screen. Escape and a tap beside it close it. */
@@ -50,6 +51,7 @@ export function Dialog({
                 {children}
               </YStack>
             </ScrollView>
+            <DialogToastLine />
           </YStack>
         </YStack>
       </Theme>

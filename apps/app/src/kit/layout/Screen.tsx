@@ -117,7 +117,11 @@ export function Screen({
             <ScrollerContext.Provider value={scroller}>{children}</ScrollerContext.Provider>
           </YStack>
         </ScrollView>
-        {side ? <ScrollView flexGrow={0}>{side}</ScrollView> : null}
+        {side ? (
+          <ScrollView flexGrow={0} contentContainerStyle={{ minHeight: '100%' }}>
+            {side}
+          </ScrollView>
+        ) : null}
       </XStack>
       <YStack className="no-print">
         <ToastLine />

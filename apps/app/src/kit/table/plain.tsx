@@ -1,92 +1,76 @@
 /**
  * What stands in the rows of a large table, of bare elements: a row is drawn in a fraction of the time that the interface library's own
- * views take, and scrolling past thousands of them stays smooth. They look as the kit's own do, by the same colours and typefaces.
+ * views take, and scrolling past thousands of them stays smooth. They look as the kit's own do, by the same colours and typefaces; all of it
+ * stands in one sheet of styles, for a style that is written to each element costs more than all else.
  */
 import type { CSSProperties, ReactNode } from 'react';
 import { BODY_FONT, MONO_BOLD_FONT, MONO_FONT, STRONG_FONT } from '@/kit/theme/tamagui.config';
 import type { Palette } from '@/kit/theme/palette';
+import { usePalette } from '@/kit/theme/usePalette';
 import { hatched, markColors, type MarkKind } from '@/kit/text/Mark';
 import { plateParts } from '@/kit/text/Plate';
 
-const oneLine: CSSProperties = { whiteSpace: 'nowrap', overflow: 'hidden', textOverflow: 'ellipsis' };
-const body: CSSProperties = { ...oneLine, fontFamily: BODY_FONT, fontSize: 14, lineHeight: '19px' };
-const strong: CSSProperties = { ...oneLine, fontFamily: STRONG_FONT, fontSize: 16, lineHeight: '22px' };
-const mono: CSSProperties = { fontFamily: MONO_BOLD_FONT, fontSize: 13, lineHeight: '18px', whiteSpace: 'nowrap' };
+const MARKS: readonly MarkKind[] = ['late', 'soon', 'low', 'plain'];
+const ONE_LINE = 'white-space:nowrap;overflow:hidden;text-overflow:ellipsis';
 
-export const PlainStrong = ({ children }: { children: ReactNode }) => <span style={strong}>{children}</span>;
-export const PlainMono = ({ children }: { children: ReactNode }) => <span style={mono}>{children}</span>;
-export const PlainSmall = ({ color, children }: { color: string; children: ReactNode }) => (
-  <span style={{ ...body, color }}>{children}</span>
+function sheetOf(palette: Palette): string {
+  const { ink, second, sheet, rule, green, greenTint, onGreen, soon } = palette;
+  const marks = MARKS.map((kind) => {
+    const { color, back, border } = markColors(kind, palette);
+    const lines = kind === 'soon' ? `;background-image:${hatched(soon).backgroundImage}` : '';
+    return `.pt-mark-${kind}{color:${color};background-color:${back};border-color:${border}${lines}}`;
+  });
+  return [
+    // Each by itself: what changes in one row is not laid out anew in the others.
+    '.pt-slot{position:absolute;left:0;right:0;contain:strict}',
+    `.pt-row{display:flex;box-sizing:border-box;height:100%;color:${ink};background-color:${sheet};border-bottom:1px solid ${rule}}`,
+    `.pt-row.pt-here,.pt-row[aria-selected=true]{background-color:${greenTint}}`,
+    '.pt-cell{box-sizing:border-box;display:flex;align-items:center;gap:4px;height:100%;flex-shrink:0;padding-left:6px;overflow:hidden}',
+    '.pt-wide{flex:1;min-width:0;padding-right:8px}',
+    '.pt-right{justify-content:flex-end;padding-right:12px}',
+    '.pt-middle{justify-content:center;padding-left:0}',
+    `.pt-cell.pt-here{outline:2px solid ${green};outline-offset:-2px}`,
+    `.pt-strong{${ONE_LINE};font:16px/22px ${STRONG_FONT}}`,
+    `.pt-small{${ONE_LINE};font:14px/19px ${BODY_FONT};color:${second}}`,
+    `.pt-ink{color:${ink}}`,
+    `.pt-mono{font:13px/18px ${MONO_BOLD_FONT};white-space:nowrap}`,
+    `.pt-plate{font:14px/19px ${MONO_BOLD_FONT};white-space:nowrap;border:1.5px solid ${ink};border-radius:5px;background-color:${sheet};padding:2px 7px;flex-shrink:0}`,
+    `.pt-plate>span{font-family:${MONO_FONT};color:${second};margin-left:4px}`,
+    `.pt-mark{font:14px/19px ${STRONG_FONT};white-space:nowrap;border:1px solid;border-radius:6px;padding:3px 8px;flex-shrink:0}`,
+    ...marks,
+    `.pt-check{box-sizing:border-box;width:26px;height:26px;border-radius:8px;border:2px solid ${ink};background-color:${sheet};color:${onGreen};font:18px/22px ${STRONG_FONT};text-align:center;cursor:pointer;user-select:none}`,
+    `.pt-check[aria-checked=true]{border-color:${green};background-color:${green}}`,
+  ].join('\n');
+}
+
+/** The styles of everything here; once in a table. */
+export function PlainStyles() {
+  return <style>{sheetOf(usePalette())}</style>;
+}
+
+export const PlainStrong = ({ children }: { children: ReactNode }) => <span className="pt-strong">{children}</span>;
+export const PlainMono = ({ children }: { children: ReactNode }) => <span className="pt-mono">{children}</span>;
+/** In the second ink; where it is what the cell is about, in the first. */
+export const PlainSmall = ({ ink = false, children }: { ink?: boolean; children: ReactNode }) => (
+  <span className={ink ? 'pt-small pt-ink' : 'pt-small'}>{children}</span>
 );
 
-export function PlainPlate({ code, palette }: { code: string; palette: Palette }) {
+export function PlainPlate({ code }: { code: string }) {
   const [plate, check] = plateParts(code);
   return (
-    <span
-      role="img"
-      aria-label={`code ${code}`}
-      style={{
-        ...mono,
-        fontSize: 14,
-        lineHeight: '19px',
-        border: `1.5px solid ${palette.ink}`,
-        borderRadius: 5,
-        backgroundColor: palette.sheet,
-        padding: '2px 7px',
-        flexShrink: 0,
-      }}
-    >
+    <span role="img" aria-label={`code ${code}`} className="pt-plate">
       {plate}
-      <span style={{ fontFamily: MONO_FONT, color: palette.second, marginLeft: 4 }}>{check}</span>
+      <span>{check}</span>
     </span>
   );
 }
 
-export function PlainMark({
-  kind,
-  label,
-  safety,
-  palette,
-}: {
-  kind: MarkKind;
-  label: string;
-  safety: boolean;
-  palette: Palette;
-}) {
-  const { color, back, border } = markColors(kind, palette);
-  return (
-    <span
-      style={{
-        fontFamily: STRONG_FONT,
-        fontSize: 14,
-        lineHeight: '19px',
-        whiteSpace: 'nowrap',
-        color,
-        backgroundColor: back,
-        border: `1px solid ${border}`,
-        borderRadius: 6,
-        padding: '3px 8px',
-        flexShrink: 0,
-        ...(kind === 'soon' ? hatched(palette.soon) : {}),
-      }}
-    >
-      {safety ? `! ${label}` : label}
-    </span>
-  );
-}
+export const PlainMark = ({ kind, label, safety }: { kind: MarkKind; label: string; safety: boolean }) => (
+  <span className={`pt-mark pt-mark-${kind}`}>{safety ? `! ${label}` : label}</span>
+);
 
 /** A box that is ticked with the mouse; with the keyboard its row is. */
-export function PlainCheck({
-  label,
-  ticked,
-  palette,
-  onPress,
-}: {
-  label: string;
-  ticked: boolean;
-  palette: Palette;
-  onPress: () => void;
-}) {
+export function PlainCheck({ label, ticked, onPress }: { label: string; ticked: boolean; onPress: () => void }) {
   return (
     <span
       role="checkbox"
@@ -97,46 +81,74 @@ export function PlainCheck({
         event.stopPropagation();
         onPress();
       }}
-      style={{
-        boxSizing: 'border-box',
-        width: 26,
-        height: 26,
-        borderRadius: 8,
-        border: `2px solid ${ticked ? palette.green : palette.ink}`,
-        backgroundColor: ticked ? palette.green : palette.sheet,
-        color: palette.onGreen,
-        fontFamily: STRONG_FONT,
-        fontSize: 18,
-        lineHeight: '22px',
-        textAlign: 'center',
-        cursor: 'pointer',
-        userSelect: 'none',
-      }}
+      className="pt-check"
     >
       {ticked ? '✓' : ''}
     </span>
   );
 }
 
+/** A row, in the place that its table gives it. */
+export function PlainRow({
+  id,
+  at,
+  selected,
+  here,
+  onPress,
+  children,
+}: {
+  id: string;
+  /** Its number among all rows, the head being the first. */
+  at: number;
+  selected: boolean;
+  /** It is the one that is looked at. */
+  here: boolean;
+  onPress: (extend: boolean) => void;
+  children: ReactNode;
+}) {
+  return (
+    <div
+      role="row"
+      aria-selected={selected}
+      aria-rowindex={at}
+      id={id}
+      onClick={(event) => onPress(event.shiftKey)}
+      className={here ? 'pt-row pt-here' : 'pt-row'}
+    >
+      {children}
+    </div>
+  );
+}
+
+const AT = { left: '', right: ' pt-right', middle: ' pt-middle' } as const;
+const widths = new Map<number, CSSProperties>();
+/** The same object for the same width: it is not written anew. */
+function styleOf(width: number): CSSProperties {
+  const known = widths.get(width);
+  if (known) return known;
+  const made = { width };
+  widths.set(width, made);
+  return made;
+}
+
 /** A cell of a row: as wide as its column, or as what the others leave. */
 export function PlainCell({
   id,
   width,
-  height,
   at = 'left',
-  outline,
-  background,
+  here = false,
+  style,
   onPress,
   onTwice,
   children,
 }: {
   id?: string;
   width: number | null;
-  height: number;
   at?: 'left' | 'middle' | 'right';
-  /** Its colour; missing: it is not the one that is looked at. */
-  outline?: string | undefined;
-  background?: CSSProperties | undefined;
+  /** It is the one that is looked at. */
+  here?: boolean;
+  /** Its width, too, where something else is behind it. */
+  style?: CSSProperties | undefined;
   onPress?: ((extend: boolean) => void) | undefined;
   onTwice?: (() => void) | undefined;
   children: ReactNode;
@@ -154,19 +166,8 @@ export function PlainCell({
           : undefined
       }
       onDoubleClick={onTwice}
-      style={{
-        boxSizing: 'border-box',
-        display: 'flex',
-        alignItems: 'center',
-        gap: 4,
-        height,
-        ...(width === null ? { flex: 1, minWidth: 0, paddingRight: 8 } : { width, flexShrink: 0 }),
-        ...(at === 'right' ? { justifyContent: 'flex-end', paddingRight: 12 } : {}),
-        ...(at === 'middle' ? { justifyContent: 'center' } : { paddingLeft: 6 }),
-        overflow: 'hidden',
-        ...(outline === undefined ? {} : { outline: `2px solid ${outline}`, outlineOffset: -2 }),
-        ...background,
-      }}
+      className={`pt-cell${width === null ? ' pt-wide' : ''}${AT[at]}${here ? ' pt-here' : ''}`}
+      style={style ?? (width === null ? undefined : styleOf(width))}
     >
       {children}
     </div>
