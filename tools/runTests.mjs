@@ -1,19 +1,33 @@
 // Runs every check there is and adds up what each of them counted. Names of steps may be given to run only those.
-import { spawnSync } from 'node:child_process';
-import { mkdtempSync, readFileSync, rmSync } from 'node:fs';
-import { tmpdir } from 'node:os';
+// What needs one core runs beside others, a step on each core; what it printed comes when it is done. The journeys run alone: a browser
+// and a server take all there is.
+import { spawn, spawnSync } from 'node:child_process';
+import { closeSync, mkdtempSync, openSync, readFileSync, rmSync } from 'node:fs';
+import { availableParallelism, tmpdir, totalmem } from 'node:os';
 import { join } from 'node:path';
 
 const scratch = mkdtempSync(join(tmpdir(), 'nook-tests-'));
 const wanted = new Set(process.argv.slice(2));
 const totals = { passed: 0, failed: 0 };
+/** A step takes up to three gigabytes. */
+const LANES = Math.max(1, Math.min(4, availableParallelism(), Math.floor(totalmem() / 4e9)));
 
-function run(name, command, args, options = {}) {
-  process.stdout.write(`\n== ${name}\n`);
+const say = (text) => process.stdout.write(`${text}\n`);
+
+/** Runs a command. What it prints comes at once, or in one piece at its end. @returns whether it did well */
+async function run(name, command, args, { quiet, env, ...options } = {}) {
+  const log = join(scratch, `${name.replace(/\W/g, '-')}.log`);
+  const out = quiet ? openSync(log, 'w') : 'inherit';
+  say(`\n== ${name} …`);
   const started = Date.now();
-  const result = spawnSync(command, args, { stdio: 'inherit', ...options, env: { ...process.env, ...options.env } });
-  process.stdout.write(`== ${name}: ${((Date.now() - started) / 1000).toFixed(0)} s\n`);
-  return result.status === 0;
+  const child = spawn(command, args, { ...options, stdio: ['ignore', out, out], env: { ...process.env, ...env } });
+  const code = await new Promise((done) => child.once('close', done).once('error', () => done(1)));
+  if (quiet) {
+    closeSync(out);
+    process.stdout.write(`\n== ${name}\n${readFileSync(log, 'utf8')}`);
+  }
+  say(`== ${name}: ${((Date.now() - started) / 1000).toFixed(0)} s`);
+  return code === 0;
 }
 
 function count(passed, failed) {
@@ -22,20 +36,24 @@ function count(passed, failed) {
 }
 
 /** A check that is one: it holds or it does not. */
-const single = (name, command, args, options) => () => count(...(run(name, command, args, options) ? [1, 0] : [0, 1]));
+const single = (command, args, options) => async (name, quiet) =>
+  count(...((await run(name, command, args, { ...options, quiet })) ? [1, 0] : [0, 1]));
 
-const jest = (name, cwd) => () => {
+const jest = (cwd) => async (name, quiet) => {
   const file = join(scratch, `${name.replace(/\W/g, '-')}.json`);
-  const ok = run(name, 'npx', ['jest', '--json', `--outputFile=${file}`, '--reporters=default'], { cwd });
+  const workers = Math.max(1, Math.floor(availableParallelism() / LANES));
+  const args = ['jest', '--json', `--outputFile=${file}`, '--reporters=default', `--maxWorkers=${workers}`];
+  const ok = await run(name, 'npx', args, { cwd, quiet });
   const { numPassedTests = 0, numFailedTests = 0, numFailedTestSuites = 0 } = readJson(file);
   count(numPassedTests, ok ? 0 : Math.max(1, numFailedTests, numFailedTestSuites));
 };
 
-const playwright = () => {
+const playwright = async (name, quiet) => {
   const file = join(scratch, 'e2e.json');
-  const ok = run('end to end', 'npx', ['playwright', 'test', '--reporter=list,json'], {
+  const ok = await run(name, 'npx', ['playwright', 'test', '--reporter=list,json'], {
     cwd: 'e2e',
     env: { PLAYWRIGHT_JSON_OUTPUT_NAME: file },
+    quiet,
   });
   const { expected = 0, unexpected = 0, flaky = 0 } = readJson(file).stats ?? {};
   count(expected, ok ? 0 : Math.max(1, unexpected + flaky));
@@ -49,31 +67,40 @@ function readJson(file) {
   }
 }
 
-const steps = {
-  'types: core': single('types: core', 'npx', ['tsc', '-p', 'packages/core']),
-  'types: core tests': single('types: core tests', 'npx', ['tsc', '-p', 'packages/core/tsconfig.test.json']),
-  'types: contracts': single('types: contracts', 'npx', ['tsc', '-p', 'packages/contracts']),
-  'types: demo': single('types: demo', 'npx', ['tsc', '-p', 'demo']),
-  'types: server': single('types: server', 'npx', ['tsc', '-p', 'apps/server']),
-  'types: app': single('types: app', 'npx', ['tsc', '-p', 'apps/app']),
-  'types: bench': single('types: bench', 'npx', ['tsc', '-p', 'bench']),
-  'types: e2e': single('types: e2e', 'npx', ['tsc', '-p', 'e2e']),
-  lint: single('lint', 'npx', ['eslint', '.', '--max-warnings', '0']),
-  formatting: single('formatting', 'npx', ['prettier', '--check', '--log-level', 'warn', '.']),
-  imports: single('imports', 'node', ['tools/checkImports.mjs']),
-  styles: single('styles', 'node', ['tools/checkStyles.mjs']),
-  unused: single('unused', 'npx', ['knip', '--no-progress', '--no-config-hints']),
-  core: jest('core', 'packages/core'),
-  contracts: jest('contracts', 'packages/contracts'),
-  demo: jest('demo', 'demo'),
-  server: jest('server', 'apps/server'),
-  app: jest('app', 'apps/app'),
-  killtest: single('killtest', 'node', ['--import', 'tsx', 'bench/killtest.ts', 'short']),
+/** The longest first, so that the last ones end together. */
+const BESIDE_OTHERS = {
+  app: jest('apps/app'),
+  core: jest('packages/core'),
+  server: jest('apps/server'),
+  lint: single('npx', ['eslint', '.', '--max-warnings', '0']),
+  formatting: single('npx', ['prettier', '--check', '--log-level', 'warn', '.']),
+  demo: jest('demo'),
+  'types: app': single('npx', ['tsc', '-p', 'apps/app']),
+  'types: bench': single('npx', ['tsc', '-p', 'bench']),
+  'types: contracts': single('npx', ['tsc', '-p', 'packages/contracts']),
+  'types: server': single('npx', ['tsc', '-p', 'apps/server']),
+  imports: single('node', ['tools/checkImports.mjs']),
+  unused: single('npx', ['knip', '--no-progress', '--no-config-hints']),
+  'types: core tests': single('npx', ['tsc', '-p', 'packages/core/tsconfig.test.json']),
+  'types: demo': single('npx', ['tsc', '-p', 'demo']),
+  'types: core': single('npx', ['tsc', '-p', 'packages/core']),
+  'types: e2e': single('npx', ['tsc', '-p', 'e2e']),
+  contracts: jest('packages/contracts'),
+  styles: single('node', ['tools/checkStyles.mjs']),
+};
+const ALONE = {
+  killtest: single('node', ['--import', 'tsx', 'bench/killtest.ts', 'short']),
   e2e: playwright,
 };
 
-for (const [name, step] of Object.entries(steps)) if (wanted.size === 0 || wanted.has(name)) step();
+const stepsOf = (steps) => Object.entries(steps).filter(([name]) => wanted.size === 0 || wanted.has(name));
+const queue = stepsOf(BESIDE_OTHERS);
+const lane = async () => {
+  for (let step = queue.shift(); step; step = queue.shift()) await step[1](step[0], LANES > 1);
+};
+await Promise.all(Array.from({ length: LANES }, lane));
+for (const [name, step] of stepsOf(ALONE)) await step(name, false);
 rmSync(scratch, { recursive: true, force: true });
 spawnSync('bash', ['tools/cluster.sh', 'stop', 'test'], { stdio: 'inherit' });
-process.stdout.write(`\n${totals.passed} passed, ${totals.failed} failed\n`);
+say(`\n${totals.passed} passed, ${totals.failed} failed`);
 process.exit(totals.failed === 0 && totals.passed > 0 ? 0 : 1);
