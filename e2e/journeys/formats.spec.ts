@@ -224,3 +224,83 @@ test('the same thing under two names is made one, and taken back as one', async 
   await expect(pair).toHaveCount(1);
   await allSaved(page);
 });
+
+test('places of another home and its past come in from tables; a second time nothing is made twice @wide', async ({
+  page,
+  server,
+}, info) => {
+  // A home of its own: what the one size makes is not there for the other.
+  await startHome(page, server);
+  await goToPath(page, '/data');
+  const places = info.outputPath('places.csv');
+  const lines = [
+    'kind;name;in;width',
+    'bin;jars;top;30,5',
+    'shelf;top;Pantry;90',
+    'cupboard;Pantry;Kitchen;92',
+    'bin;x;Attic;',
+  ];
+  await writeFile(places, lines.join('\r\n'));
+  const readPlaces = async (): Promise<void> => {
+    await page.getByRole('button', { name: /^Places …/ }).click();
+    await choose(page, places);
+  };
+  await readPlaces();
+  await expect(page.getByText('new cupboard “Pantry” in new room Kitchen; width 92 cm')).toBeVisible();
+  await expect(page.getByText(/^not read: “Attic” is not known as what it can be in/)).toBeVisible();
+  await page.getByRole('button', { name: 'Write 3 rows' }).click();
+  await expect(page.getByText('3 places written as the table says.')).toBeVisible();
+  await readPlaces();
+  await expect(
+    page.getByText('None is new, none changes, 3 are the same, 1 was not read. Nothing is written yet.'),
+  ).toBeVisible();
+  await page.getByRole('button', { name: 'Cancel' }).click();
+  // What this home then writes is read back as the same.
+  const saved = await save(page, 'Save places', info.outputPath('saved.csv'));
+  await page.getByRole('button', { name: /^Places …/ }).click();
+  await choose(page, saved);
+  await expect(
+    page.getByText('None is new, none changes, 3 are the same, all were read. Nothing is written yet.'),
+  ).toBeVisible();
+  await page.getByRole('button', { name: 'Cancel' }).click();
+
+  // A thing in the new bin, then ten weeks of its past: one a day.
+  await goToPath(page, '/data/table');
+  const stock = info.outputPath('own.csv');
+  await writeFile(stock, 'what,how many,where\r\nSoap bars,12,jars\r\n');
+  await choose(page, stock);
+  await page.getByRole('button', { name: 'Write 1 row' }).click();
+  await expect(page.getByText('1 row was written.')).toBeVisible();
+  await allSaved(page);
+  const day = (ago: number): string => new Date(Date.now() - ago * 86_400_000).toISOString().slice(0, 10);
+  const past = info.outputPath('past.csv');
+  const uses = Array.from({ length: 70 }, (_, at) => `${day(at + 2)},Soap bars,1`);
+  await writeFile(past, `date,item,quantity\r\n${uses.join('\r\n')}\r\n${day(-3)},Soap bars,1\r\n`);
+  const readPast = async (): Promise<void> => {
+    await goToPath(page, '/data');
+    await page.getByRole('button', { name: /^Past use …/ }).click();
+    await choose(page, past);
+  };
+  await readPast();
+  await expect(
+    page.getByText('70 rows are new, none is known already, none is left out, 1 was not read. Nothing is written yet.'),
+  ).toBeVisible();
+  await page.getByRole('button', { name: 'Add 70 rows' }).click();
+  await expect(page.getByText('70 rows of the past added. The stock of today is as it was.')).toBeVisible();
+  await allSaved(page);
+  await readPast();
+  await expect(
+    page.getByText('Nothing is new, 70 are known already, none is left out, 1 was not read. Nothing is written yet.'),
+  ).toBeVisible();
+  await page.getByRole('button', { name: 'Cancel' }).click();
+  // The pace is known, and twelve are there as before.
+  await goToPath(page, '/');
+  await page.getByTestId('find').fill('soap');
+  await expect(page.getByTestId('answer')).toContainText('12');
+  await page
+    .getByTestId('answer')
+    .getByRole('button', { name: /Soap bars|About it/ })
+    .first()
+    .click();
+  await expect(page.getByText(/^About \d+(\.\d)? a (day|week), from \d+ uses/).first()).toBeVisible();
+});

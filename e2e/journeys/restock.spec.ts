@@ -361,3 +361,27 @@ test('a rule of the home changes until when a thing keeps', async ({ page, serve
   expect(after).not.toContain('(a guess)');
   expect(after).not.toBe(before);
 });
+
+test('wide, what was bought is put away beside the list, and the list says what is in the basket @wide', async ({
+  page,
+  server,
+}) => {
+  const wide = (page.viewportSize()?.width ?? 0) >= 900;
+  await openDemo(page, server);
+  await goTo(page, 'Restock');
+  await page.getByRole('button', { name: /shopping$/ }).click();
+  const first = page.getByRole('checkbox', { checked: false }).first();
+  const name = (await first.getAttribute('aria-label'))!;
+  await first.click();
+  await expect(page.getByRole('checkbox', { name, exact: true })).toBeChecked();
+  await page.getByRole('navigation', { name: 'Restocking' }).getByRole('link', { name: 'List' }).click();
+  await expect(page.getByRole('button', { name: /: in the basket$/ }).first()).toBeVisible();
+  const beside = page.getByRole('region', { name: 'Put away' });
+  if (!wide) return expect(beside).toHaveCount(0);
+  await expect(beside.getByTestId('open-door')).toBeVisible();
+  await expect(beside.getByRole('button', { name: /^Done/ })).toHaveAttribute('aria-disabled', 'true');
+  await beside.getByRole('button', { name: 'Skip' }).click();
+  await beside.getByRole('button', { name: /^no date/i }).click();
+  await beside.getByRole('button', { name: /^Done/ }).click();
+  await expect(page.getByText(/^Put away: /)).toBeVisible();
+});

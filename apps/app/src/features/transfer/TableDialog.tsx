@@ -57,14 +57,6 @@ export function TableDialog({
         <>
           <Small role="status">{said}</Small>
           {notes}
-          <YStack marginHorizontal={-16}>
-            <LongList
-              entries={rows}
-              first={20}
-              keyOf={({ line }) => String(line)}
-              draw={(row) => <ListRow title={row.title} detail={row.detail} detailLines={4} />}
-            />
-          </YStack>
         </>
       )}
       {under ? (
@@ -85,6 +77,17 @@ export function TableDialog({
         />
         <Button label="Cancel" onPress={onClose} />
       </XStack>
+      {/* Last: of many thousand rows nobody scrolls to what stands below. */}
+      {said === null ? null : (
+        <YStack marginHorizontal={-16}>
+          <LongList
+            entries={rows}
+            first={20}
+            keyOf={({ line }) => String(line)}
+            draw={(row) => <ListRow title={row.title} detail={row.detail} detailLines={4} />}
+          />
+        </YStack>
+      )}
     </Dialog>
   );
 }

@@ -250,7 +250,7 @@ function placeProblemWords(why: PlaceRowProblem, unit: LengthUnit): string {
 
 const DEED_WORDS = { put_in: 'came in', taken: 'used', discarded: 'thrown or given away' } as const;
 const LEFT_OUT_WORDS: Readonly<Record<Extract<PastRow, { kind: 'left_out' }>['why'], string>> = {
-  counted: 'left out: a count is no use',
+  counted: 'left out: a count uses nothing up',
   moved: 'left out: what is moved stays in the home',
   taken_back: 'left out: it was taken back',
   nothing: 'left out: none of it',
