@@ -2,8 +2,8 @@ import type { ShoppingThing } from '@ours/core';
 import { XStack, YStack } from 'tamagui';
 import { Card } from '@/kit/layout/Card';
 import { ListHeading } from '@/kit/layout/ListRow';
-import { Button } from '@/kit/press/Button';
 import { Small } from '@/kit/text/Text';
+import { PutAwayButtons } from './PutAwayButtons';
 import { usePutAway, usePutAwayOrder } from './usePutAway';
 import { ofWords } from './words';
 
@@ -41,14 +41,7 @@ function One({
       {dates}
       {note === '' ? null : <Small>{note}</Small>}
       <XStack gap={8}>
-        <Button
-          kind="primary"
-          grow
-          disabled={!ready}
-          label={next === null ? 'Done' : `Done, next: ${next}`}
-          onPress={save}
-        />
-        <Button label="Skip" onPress={onSkip} />
+        <PutAwayButtons ready={ready} next={next} onDone={save} onSkip={onSkip} />
       </XStack>
       {dialog}
     </Card>

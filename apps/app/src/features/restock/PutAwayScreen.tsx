@@ -7,7 +7,7 @@ import { ListHeading, ListRow } from '@/kit/layout/ListRow';
 import { PANE_GAP, TwoPane } from '@/kit/layout/TwoPane';
 import { counted } from '@/kit/text/counted';
 import { useContentWidth } from '@/kit/layout/useContentWidth';
-import { Button } from '@/kit/press/Button';
+import { PutAwayButtons } from './PutAwayButtons';
 import { RestockFrame } from './RestockFrame';
 import { usePutAway, usePutAwayOrder } from './usePutAway';
 import { ofWords } from './words';
@@ -70,14 +70,7 @@ function OneThing({
   );
   const footer = (
     <Footer note={note}>
-      <Button
-        kind="primary"
-        grow
-        disabled={!ready}
-        label={next === null ? 'Done' : `Done, next: ${next}`}
-        onPress={save}
-      />
-      <Button label="Skip" onPress={onSkip} />
+      <PutAwayButtons ready={ready} next={next} onDone={save} onSkip={onSkip} />
     </Footer>
   );
   const after =
