@@ -1,6 +1,6 @@
 import { writeCode, type CivilDate } from '../base';
 import { estimateUse } from '../forecast';
-import { applyCommand, digestOf, type HouseholdState } from '../household';
+import { applyCommand, digestOf, touchedBy, type HouseholdState } from '../household';
 import { AS_ADULT, idMaker, itemFields, sampleHome } from '../household/sampleHome.test-support';
 import { dayNumberOf, readDigest } from '../use';
 import { opsForPast, pastColumns, PastReader, type PastHome, type PastRow, type PastUse } from './historyRows';
@@ -176,8 +176,12 @@ describe('written', () => {
   const weekly = Array.from({ length: WEEKS }, (_, week) => [day(week), 'used', LANTERNS, '7']);
 
   it('the pace is known and the stock of today stays as it is', () => {
-    const { before, after: now, estimate, state } = after(weekly);
+    const { before, after: now, estimate, state, parts } = after(weekly);
     expect(now).toBe(before);
+    const [{ ops }] = parts as [(typeof parts)[0]];
+    const told = touchedBy(state, { id: 'c', intent: 'past_read', occurredAt: NOW, ops });
+    // Only the use is told, not what keeps the account straight.
+    expect(told).toEqual([expect.objectContaining({ kind: 'amount', how: 'out', quantityThousandths: 7000 })]);
     expect(state.all('lot').every(({ pleaseCount }) => !pleaseCount)).toBe(true);
     // 7 a week are 1 a day; days on which none was there do not count.
     const perDay = (estimate.rate * estimate.quantum) / 1000;

@@ -1,6 +1,6 @@
 /** What was put in, used and thrown before this home began, from a table: past use, which leaves the stock of today as it is. */
 import { convertMeasure, countWord, foldText, measureUnit, readCode, type CivilDate } from '../base';
-import type { LedgerEvent, LotFields, Op } from '../household';
+import { BALANCING, type LedgerEvent, type LotFields, type Op } from '../household';
 import type { OpContext } from '../stock';
 import { meaningOf } from './columns';
 import { dateIn, numberIn, type DateOrder, type DecimalMark } from './habits';
@@ -273,7 +273,7 @@ function opsForLot(uses: readonly PastUse[], context: OpContext): Op[] {
       kind,
       quantityThousandths: thousandths,
       occurredAt,
-      reason: kind === 'discarded' ? 'other' : null,
+      reason: kind === 'discarded' ? 'other' : kind === 'moved_in' || kind === 'moved_out' ? BALANCING : null,
       voids: null,
     },
   });

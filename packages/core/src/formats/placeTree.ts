@@ -108,7 +108,8 @@ export class PlaceTree {
     const within: string[] = [];
     for (let at = this.parentOf(id); at !== null; at = this.parentOf(at)) within.push(at);
     // Of the place itself or of anything around it: the space of a bin is also where it is.
-    if (place === 'space') return (this.rooms.get(fold(said)) ?? []).some((room) => within.includes(room));
+    if ((this.rooms.get(fold(said)) ?? []).some((room) => within.includes(room))) return true;
+    if (place === 'space') return false;
     const meant = this.candidates(said, place).flatMap(({ ref }) => (ref.kind === 'known' ? [ref.id] : []));
     return meant.some((one) => within.includes(one));
   }

@@ -8,6 +8,7 @@ export { type Touched, touchedBy } from './touchedBy';
 export { invertCommand } from './invertCommand';
 export { continueUse, digestOf, rebuildUse, refoldUse, useIdOf } from './useRows';
 export {
+  BALANCING,
   foldLedger,
   voidedIds,
   isInOrder,

@@ -10,6 +10,11 @@ export const LEDGER_EVENT_KINDS = [
   'counted',
   'voided',
 ] as const;
+/**
+ * The reason of what only keeps the account of a lot straight to which past use was added: nothing was carried anywhere. It is told
+ * nowhere as something that happened.
+ */
+export const BALANCING = 'balancing';
 /** What happened to a lot. */
 export type LedgerEventKind = (typeof LEDGER_EVENT_KINDS)[number];
 

@@ -1,5 +1,5 @@
 import type { Command, Op } from './command';
-import type { LedgerEvent } from './ledger';
+import { BALANCING, type LedgerEvent } from './ledger';
 import { definitionOf, NOOK_KINDS, type EntityKind, type RowOf } from './registry';
 
 /** One thing that a command is about: an amount of an item somewhere, or a row by its name. */
@@ -62,7 +62,8 @@ function touchedByOp(rows: Rows, op: Op): Touched | null {
     const title = row && titleOf(row as never);
     return !title ? null : { kind: 'row', title };
   }
-  const { kind, lotId, quantityThousandths: amount } = op.event;
+  const { kind, lotId, quantityThousandths: amount, reason } = op.event;
+  if (reason === BALANCING) return null;
   const how = HOW[kind];
   const lot = rows.get('lot', lotId);
   const item = lot && rows.get('item', lot.itemId);

@@ -1,5 +1,6 @@
 import type { HomeFile } from '@ours/contracts';
 import {
+  BALANCING,
   CONTAINER_COLUMNS,
   containerToRow,
   formatQuantity,
@@ -163,7 +164,8 @@ export function historyTable({ rows, events, commands }: HomeFile, style: TableS
     else if ('code' in tagged.row) codes.set(tagged.row.id, tagged.row.code);
   }
   const who = new Map(commands.map(({ id, by }) => [id, by]));
-  const table = events.map((event) => {
+  const told = events.filter(({ reason }) => reason !== BALANCING);
+  const table = told.map((event) => {
     const lot = lots.get(event.lotId);
     const item = lot && items.get(lot.itemId);
     return [

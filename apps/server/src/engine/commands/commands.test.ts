@@ -1,5 +1,4 @@
-import type { Command, LedgerEvent, Op } from '@ours/core';
-import { foldLedger } from '@ours/core';
+import { foldLedger, opsForPast, type Command, type LedgerEvent, type Op, type PastUse } from '@ours/core';
 import fc from 'fast-check';
 import { v7 as uuidv7 } from 'uuid';
 import {
@@ -187,6 +186,24 @@ describe('history and undo', () => {
     };
     expect(again.entries[1]!.undone).toBe(true);
     expect(again.entries[0]!.undoes).toBe(taken.id);
+  });
+
+  it('of past use that was added it tells the use, not what keeps the account straight', async () => {
+    const caller = new Caller(server.base);
+    await caller.signUp('pim@ferry.example');
+    const home = smallHome();
+    const { itemId, nookId } = home.lot as { itemId: string; nookId: string };
+    await caller.send(command(home.ops), command([asOp(event(home.id.lot, 'put_in', 6, 1))]));
+    const use = { itemId, nookId, kind: 'taken', thousandths: 2000, at: '2026-05-03T12:00:00.000Z' } as PastUse;
+    const [lot] = opsForPast([use], { newId: () => uuidv7(), now: at(2), today: '2026-11-28' });
+    await caller.send(command(lot!.ops, { intent: 'past_read', occurredAt: at(2) }));
+    const { events } = (await caller.call('GET', `/items/${itemId}/events`)).body as {
+      events: { kind: string; occurredAt: string }[];
+    };
+    expect(events.map(({ kind }) => kind)).toEqual(['put_in', 'taken']);
+    const { entries } = (await caller.call('GET', '/history')).body as { entries: { summary: string[] }[] };
+    expect(entries[0]!.summary).toEqual([`Paper lanterns −2 pieces, ${home.bin.code}`]);
+    expect((await quantityOf(caller, home.id.lot)).quantity).toBe(6);
   });
 
   it('tells what happened to one thing, what was taken back, and nothing of other homes', async () => {

@@ -1,5 +1,13 @@
 import type { HistoryEntry, ItemEvent } from '@ours/contracts';
-import { mayRead, voidedIds, type Command, type ItemBefore, type LedgerEventKind, type Role } from '@ours/core';
+import {
+  BALANCING,
+  mayRead,
+  voidedIds,
+  type Command,
+  type ItemBefore,
+  type LedgerEventKind,
+  type Role,
+} from '@ours/core';
 import { and, desc, eq, inArray, isNotNull, ne, sql } from 'drizzle-orm';
 import { Router } from 'express';
 import { inHome, type SignedIn } from '../../accounts/signedIn';
@@ -48,7 +56,7 @@ async function readItemEvents(db: Database, who: SignedIn, itemId: string): Prom
       .innerJoin(item, ofItem)
       .leftJoin(commandLog, ofCommand)
       .leftJoin(account, eq(account.id, commandLog.accountId))
-      .where(and(of, ne(ledgerEvent.kind, 'voided')))
+      .where(and(of, ne(ledgerEvent.kind, 'voided'), sql`${ledgerEvent.reason} is distinct from ${BALANCING}`))
       .orderBy(desc(ledgerEvent.occurredAt), desc(ledgerEvent.id))
       .limit(ITEM_EVENTS);
     const voids = await tx
