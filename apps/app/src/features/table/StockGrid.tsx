@@ -144,7 +144,7 @@ export function StockGrid({
       </div>
       {printing && entries.length > MOST_PRINTED ? (
         <Text padding={16}>
-          {`The first ${MOST_PRINTED.toLocaleString('en')} of ${entries.length.toLocaleString('en')} rows. All of them: copy the table, or take the file under Data.`}
+          {`The first ${MOST_PRINTED.toLocaleString('en')} of ${entries.length.toLocaleString('en')} rows. All of them: copy the table, or save the stock under Out and in.`}
         </Text>
       ) : null}
       {entries.length === 0 ? <Text padding={16}>Nothing of this is here.</Text> : null}
