@@ -44,13 +44,14 @@ const MEANING = new Map<string, StockColumn>(
   STOCK_COLUMNS.flatMap((column) => NAMES[column].split('|').map((name): [string, StockColumn] => [name, column])),
 );
 
-const key = (head: string): string =>
+/** A word of a table as it is compared: without what stands in brackets, accents, signs and capitals. */
+export const tableWord = (head: string): string =>
   foldText(head.replace(/\(.*?\)/g, ' '))
     .replace(/[^\p{L}\p{N}]+/gu, ' ')
     .trim();
 
 /** What a head means; null: it is not known. */
-export const meaningOf = (head: string): StockColumn | null => MEANING.get(key(head)) ?? null;
+export const meaningOf = (head: string): StockColumn | null => MEANING.get(tableWord(head)) ?? null;
 
 /**
  * What each column of a table means, by its first row; a meaning is given once, to the column that comes first.

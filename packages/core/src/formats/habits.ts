@@ -1,5 +1,5 @@
 /** How a table writes numbers and dates: found out from all of a column, since one cell may be read either way. */
-import { civilDate, daysInMonth, isRealDate, type CivilDate } from '../base';
+import { civilDate, countWord, daysInMonth, isRealDate, measureUnit, type CivilDate } from '../base';
 
 export type DecimalMark = '.' | ',';
 export type DateOrder = 'dmy' | 'mdy' | 'ymd';
@@ -72,6 +72,26 @@ export function numberIn(cell: string, mark: DecimalMark): number | null {
   if (rest !== undefined && !/^\d{1,6}$/.test(rest)) return null;
   const value = Number(`${whole.split(group).join('').replace(GROUPING, '')}.${rest ?? '0'}`);
   return Math.round(value * 1000);
+}
+
+/** What a cell says. A spreadsheet's mark of a text stands before what might be taken for a formula. */
+export const cellText = (cell: string | undefined): string => (cell ?? '').trim().replace(/^'(?=[=+\-@])/, '');
+
+/**
+ * The figures of an amount and the word after them; both empty: it is no amount.
+ * @example partsOfAmount('1.250,5 kg').word //=> 'kg'
+ */
+export function partsOfAmount(text: string): { figures: string; word: string } {
+  const [, figures = '', word = ''] = /^([+-]?[\d.,\s\u00a0\u202f'’]*\d)\s*([^\d]*)$/.exec(text) ?? [];
+  return { figures, word: word.trim() };
+}
+
+const LONGEST_UNIT = 30;
+/** A word for a unit as the home writes it, words of other languages as they are; null: there is none. */
+export function unitIn(word: string): string | null {
+  const text = word.trim().toLowerCase().replace(/\.$/, '');
+  if (text === '') return null;
+  return measureUnit(text) ?? countWord(text)?.unit ?? text.slice(0, LONGEST_UNIT);
 }
 
 const PARTS = /^(\d{1,4})\s*[./\-\s]\s*(\d{1,2})\s*[./\-\s]\s*(\d{1,4})(?:[T\s]\d{1,2}:\d\d.*)?$/;

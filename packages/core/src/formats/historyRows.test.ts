@@ -27,6 +27,7 @@ const pastHome = (state: HouseholdState, more: Partial<PastHome> = {}): PastHome
   nooks: state.all('bin').map(({ id, code }) => ({ id, code })),
   events: [],
   today: TODAY,
+  now: NOW,
   ...more,
 });
 const reader = (head: string[], of: Partial<PastHome> = {}, signed = false): PastReader =>
@@ -62,6 +63,11 @@ it('a day, a thing and a number alone are a use; the time is kept where it is sa
     use: { itemId: 'lanterns', kind: 'taken', thousandths: 2000, at: '2026-05-03T12:00:00.000Z', nookId: 'bin' },
   });
   expect(time).toMatchObject({ kind: 'new', use: { thousandths: 1000, at: '2026-05-04T17:20:00.000Z' } });
+});
+
+it('noon of today may still be to come: then it is as of now', () => {
+  const [row] = readAll(['date', 'item'], [['28.11.2026', LANTERNS]]);
+  expect(row).toMatchObject({ kind: 'new', use: { at: NOW } });
 });
 
 it('another word for a thing, its amount by another measure, its place by a code', () => {

@@ -1,9 +1,9 @@
 /** What was put in, used and thrown before this home began, from a table: past use, which leaves the stock of today as it is. */
-import { convertMeasure, countWord, foldText, measureUnit, readCode, type CivilDate } from '../base';
+import { convertMeasure, readCode, type CivilDate } from '../base';
 import { BALANCING, type LedgerEvent, type LotFields, type Op } from '../household';
 import type { OpContext } from '../stock';
-import { meaningOf } from './columns';
-import { dateIn, numberIn, type DateOrder, type DecimalMark } from './habits';
+import { meaningOf, tableWord } from './columns';
+import { cellText, dateIn, numberIn, partsOfAmount, unitIn, type DateOrder, type DecimalMark } from './habits';
 
 /** What of a home is needed to read a table of its past. */
 export interface PastHome {
@@ -19,6 +19,8 @@ export interface PastHome {
   /** What the home's own history says already. */
   events: readonly PastEvent[];
   today: CivilDate;
+  /** This instant, ISO UTC: nothing is noted as of later. */
+  now: string;
 }
 export interface PastEvent {
   itemId: string;
@@ -90,18 +92,13 @@ const DEEDS: readonly (readonly [PastDeed | 'counted' | 'moved' | 'taken_back', 
 ];
 const DEED = new Map(DEEDS.flatMap(([deed, names]) => names.split('|').map((name) => [name, deed] as const)));
 
-const key = (text: string): string =>
-  foldText(text.replace(/\(.*?\)/g, ' '))
-    .replace(/[^\p{L}\p{N}]+/gu, ' ')
-    .trim();
-
 /** What each column means; null where no column names the things or none the days: then it is no table of the past. */
 export function pastColumns(head: readonly string[]): (PastColumn | null)[] | null {
   const taken = new Set<PastColumn>();
   const columns = head.map((cell): PastColumn | null => {
     const stock = meaningOf(cell);
     const column =
-      COLUMN.get(key(cell)) ??
+      COLUMN.get(tableWord(cell)) ??
       (stock === 'what' || stock === 'amount' || stock === 'unit' || stock === 'where' ? stock : null);
     if (column === null || taken.has(column)) return null;
     taken.add(column);
@@ -136,14 +133,14 @@ export class PastReader {
   ) {
     const names = new Map<string, Set<string>>();
     const note = (name: string, item: PastHome['items'][number]): void => {
-      const ids = names.get(key(name)) ?? new Set();
-      if (!ids.has(item.id)) this.byName.set(key(name), [...(this.byName.get(key(name)) ?? []), item]);
-      names.set(key(name), ids.add(item.id));
+      const ids = names.get(tableWord(name)) ?? new Set();
+      if (!ids.has(item.id)) this.byName.set(tableWord(name), [...(this.byName.get(tableWord(name)) ?? []), item]);
+      names.set(tableWord(name), ids.add(item.id));
     };
     for (const item of home.items) note(item.name, item);
     // Another word for a thing counts where none is called so.
-    const own = new Set(home.items.map(({ name }) => key(name)));
-    for (const item of home.items) for (const word of item.synonyms) if (!own.has(key(word))) note(word, item);
+    const own = new Set(home.items.map(({ name }) => tableWord(name)));
+    for (const item of home.items) for (const word of item.synonyms) if (!own.has(tableWord(word))) note(word, item);
     for (const { id, code } of home.nooks) {
       const reading = readCode(code);
       if (reading.kind === 'valid') this.nookIds.set(reading.key, id);
@@ -159,7 +156,7 @@ export class PastReader {
 
   private cell(cells: readonly string[], column: PastColumn): string {
     const at = this.at.get(column);
-    return at === undefined ? '' : (cells[at] ?? '').trim().replace(/^'(?=[=+\-@])/, '');
+    return at === undefined ? '' : cellText(cells[at]);
   }
 
   /** @returns null for a blank row */
@@ -170,19 +167,21 @@ export class PastReader {
     if (name === '') return not({ kind: 'no_name' });
     const text = this.cell(cells, 'amount');
     const said = this.cell(cells, 'deed');
-    const deed = said === '' ? null : (DEED.get(key(said)) ?? null);
+    const deed = said === '' ? null : (DEED.get(tableWord(said)) ?? null);
     if (said !== '' && deed === null) return not({ kind: 'no_deed', text: said });
     if (deed === 'counted' || deed === 'moved' || deed === 'taken_back')
       return { kind: 'left_out', line, name, why: deed };
-    const found = this.byName.get(key(name)) ?? [];
+    const found = this.byName.get(tableWord(name)) ?? [];
     if (found.length > 1) return not({ kind: 'several_things' });
     const [item] = found;
     if (!item) return not({ kind: 'unknown_thing' });
     const day = this.cell(cells, 'when');
-    const at = instantIn(day, this.habits.order);
-    if (at === null) return not({ kind: 'no_day', text: day });
-    const on = at.slice(0, 10) as CivilDate;
+    const instant = instantIn(day, this.habits.order);
+    if (instant === null) return not({ kind: 'no_day', text: day });
+    const on = instant.slice(0, 10) as CivilDate;
     if (on > this.home.today) return not({ kind: 'not_yet', on });
+    // Noon of today may still be to come.
+    const at = instant > this.home.now ? this.home.now : instant;
     const amount = this.amountIn(text, this.cell(cells, 'unit'), item.unit);
     if ('kind' in amount) return not(amount);
     const { thousandths } = amount;
@@ -202,14 +201,13 @@ export class PastReader {
   }
 
   private amountIn(text: string, unitCell: string, unit: string): { thousandths: number } | PastRowProblem {
-    const [, figures = '', word = ''] = /^([+-]?[\d.,\s\u00a0\u202f'’]*\d)\s*([^\d]*)$/.exec(text) ?? [];
+    const { figures, word } = partsOfAmount(text);
     const sign = figures.startsWith('-') ? -1 : 1;
     // A use of nothing said is one.
     const value = text === '' ? 1000 : numberIn(figures.replace(/^[+-]/, ''), this.habits.mark);
     if (value === null || value > LARGEST_THOUSANDTHS) return { kind: 'no_amount', text };
-    const spoken = (word.trim() || unitCell).toLowerCase().replace(/\.$/, '');
-    if (spoken === '') return { thousandths: sign * value };
-    const said = measureUnit(spoken) ?? countWord(spoken)?.unit ?? spoken;
+    const said = unitIn(word || unitCell);
+    if (said === null) return { thousandths: sign * value };
     const converted = convertMeasure(value, said, unit);
     return converted === null ? { kind: 'other_unit', said, unit } : { thousandths: sign * converted };
   }

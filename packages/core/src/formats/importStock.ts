@@ -1,9 +1,9 @@
 /** A table of stock against the home: what each row would change, before anything is written. */
-import { convertMeasure, countWord, foldText, LONGEST_BATCH, measureUnit, readCode, type CivilDate } from '../base';
+import { convertMeasure, foldText, LONGEST_BATCH, readCode, type CivilDate } from '../base';
 import { readGtin } from '../codes';
 import type { ItemFields, LotFields, PackSize } from '../household';
 import type { StockColumn } from './columns';
-import { dateIn, numberIn, type DateOrder, type DecimalMark } from './habits';
+import { cellText, dateIn, numberIn, partsOfAmount, unitIn, type DateOrder, type DecimalMark } from './habits';
 
 /** What of a home is needed to read a table against it. */
 export interface ImportHome {
@@ -71,7 +71,6 @@ export type RowReading =
   | { kind: 'unreadable'; problem: RowProblem };
 
 const LONGEST_NAME = 120;
-const LONGEST_UNIT = 30;
 const LONGEST_CATEGORY = 60;
 const LARGEST_THOUSANDTHS = 1_000_000_000;
 
@@ -129,8 +128,7 @@ export class StockImport {
 
   private cell(cells: readonly string[], column: StockColumn): string {
     const at = this.at.get(column);
-    // A spreadsheet's mark of a text stands before what might be taken for a formula.
-    return at === undefined ? '' : (cells[at] ?? '').trim().replace(/^'(?=[=+\-@])/, '');
+    return at === undefined ? '' : cellText(cells[at]);
   }
 
   private readRow(cells: readonly string[], number: number): RowReading {
@@ -162,8 +160,8 @@ export class StockImport {
     known: ImportItem | null,
   ): { thousandths: number | null; unit: string | null } {
     const text = this.cell(cells, 'amount');
-    const [, figures = '', word = ''] = /^([+-]?[\d.,\s\u00a0\u202f'’]*\d)\s*([^\d]*)$/.exec(text) ?? [];
-    const said = unitIn(word.trim() || this.cell(cells, 'unit'));
+    const { figures, word } = partsOfAmount(text);
+    const said = unitIn(word || this.cell(cells, 'unit'));
     if (text === '') return { thousandths: null, unit: said };
     const value = numberIn(figures, this.habits.mark);
     if (value === null || value < 0 || value > LARGEST_THOUSANDTHS) throw new Unreadable({ kind: 'no_amount', text });
@@ -275,7 +273,7 @@ export class StockImport {
   private sizeIn(cells: readonly string[]): PackSize | null {
     const text = this.cell(cells, 'size');
     if (text === '') return null;
-    const [, figures = '', word = ''] = /^([\d.,\s\u00a0\u202f'’]*\d)\s*([^\d]+)$/.exec(text) ?? [];
+    const { figures, word } = partsOfAmount(text);
     const value = numberIn(figures, this.habits.mark);
     const unit = unitIn(word);
     if (value === null || value <= 0 || unit === null) throw new Unreadable({ kind: 'no_size', text });
@@ -287,13 +285,6 @@ class Unreadable extends Error {
   constructor(readonly why: RowProblem) {
     super(why.kind);
   }
-}
-
-/** A word for a unit as the home writes it; words of other languages as they are. */
-function unitIn(word: string): string | null {
-  const text = word.trim().toLowerCase().replace(/\.$/, '');
-  if (text === '') return null;
-  return measureUnit(text) ?? countWord(text)?.unit ?? text.slice(0, LONGEST_UNIT);
 }
 
 const dateKindIn = (text: string): 'best_before' | 'use_by' | null =>

@@ -1,6 +1,6 @@
 /** Kinds of places by their words in tables. */
-import { foldText } from '../base';
 import type { ShelfKind, SpaceKind } from '../household';
+import { tableWord } from './columns';
 
 /** What a new place is to be. */
 export type PlaceSort =
@@ -41,12 +41,7 @@ const MEANING = new Map<string, PlaceSort>([
 ]);
 
 /** What a word for a kind means; null: it is not known. */
-export const placeSortOf = (text: string): PlaceSort | null =>
-  MEANING.get(
-    foldText(text)
-      .replace(/[^\p{L}\p{N}]+/gu, ' ')
-      .trim(),
-  ) ?? null;
+export const placeSortOf = (text: string): PlaceSort | null => MEANING.get(tableWord(text)) ?? null;
 
 /** The word that a table gets for a kind of place; it is read back as the same. */
 export const placeSortWord = (sort: PlaceSort): string =>

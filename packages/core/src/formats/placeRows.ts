@@ -1,6 +1,7 @@
 /** Places from a table: names and sizes of those that are there, by their codes, and new ones with what they are in. */
 import { foldText, readCode, readLength, type ReadingProblem } from '../base';
 import type { HouseholdState, NookKind, Op } from '../household';
+import { nookByCode } from '../spaces';
 import { placeSortOf, type PlaceSort } from './placeKinds';
 import { PlaceTree, type NewPlace, type Wanted } from './placeTree';
 
@@ -35,7 +36,7 @@ export type PlaceRowProblem =
   | { kind: 'no_codes_left' };
 export type PlaceTable = { ok: true; rows: PlaceRow[] } | { ok: false; problem: 'empty' | 'no_head' };
 
-export const LONGEST_PLACE_NAME = 120;
+const LONGEST_PLACE_NAME = 120;
 type Nook = NonNullable<ReturnType<HouseholdState['nook']>>;
 type Key = 'code' | 'kind' | 'name' | 'in' | PlaceSide;
 const HEADS: readonly (readonly [key: Key, names: string])[] = [
@@ -63,7 +64,6 @@ function headOf(cell: string): { key: Key; unit: string } | null {
 
 /** What stands in a row, as far as it can be told without the others. */
 interface Cells {
-  line: number;
   code: string;
   kind: string;
   name: string;
@@ -90,52 +90,49 @@ export function placeRows(
   const has = (key: Key): boolean => heads.some((head) => head?.key === key);
   const byCode = has('code') && heads.filter((head) => head !== null).length > 1;
   if (!byCode && !(has('kind') && has('name') && has('in'))) return { ok: false, problem: 'no_head' };
-  const read: (PlaceRow | Wanted)[] = [];
   const tree = new PlaceTree(state);
-  const known: { nook: Nook; cells: Cells; at: number }[] = [];
-  for (const [index, row] of rows.entries()) {
-    if (index <= first || row.every((cell) => cell.trim() === '')) continue;
-    const cells = cellsOf(row, heads, homeUnit, index + 1);
-    const nook = nookOfCode(state, cells.code) ?? namedIn(state, tree, cells);
-    const wanted = nook !== null ? null : cells.why ? { why: cells.why } : wantedOf(cells);
-    if (nook) known.push({ nook, cells, at: read.length });
-    if (wanted && !('why' in wanted)) tree.add(wanted);
-    read.push(
-      wanted === null
-        ? { kind: 'same', line: cells.line, code: cells.code }
-        : 'why' in wanted
-          ? { kind: 'not_read', line: cells.line, code: cells.code || cells.name, why: wanted.why }
-          : wanted,
-    );
-  }
   const seen = new Set<string>();
-  for (const { nook, cells, at } of known) {
-    const twice = seen.has(nook.row.id);
-    seen.add(nook.row.id);
-    read[at] = twice
-      ? { kind: 'not_read', line: cells.line, code: cells.code, why: { kind: 'twice' } }
-      : changesOf(nook, cells, tree);
-  }
+  // What a row does is told once all have been noted: what it is in may stand below it.
+  const later = rows.flatMap((row, index): ((made: ReturnType<PlaceTree['settle']>) => PlaceRow)[] => {
+    if (index <= first || row.every((cell) => cell.trim() === '')) return [];
+    const line = index + 1;
+    const cells = cellsOf(row, heads, homeUnit);
+    const not = (why: PlaceRowProblem): PlaceRow => ({ kind: 'not_read', line, code: cells.code || cells.name, why });
+    const nook = nookByCode(state, cells.code) ?? namedIn(state, tree, cells);
+    if (nook) {
+      const twice = seen.has(nook.row.id);
+      seen.add(nook.row.id);
+      return [
+        () => {
+          const told = twice ? ({ why: { kind: 'twice' } } as const) : changesOf(nook, cells, tree);
+          if ('why' in told) return not(told.why);
+          const { code, id } = nook.row;
+          return told.changes.length === 0
+            ? { kind: 'same', line, code }
+            : { kind: 'changed', line, id, place: nook.kind, code, changes: told.changes };
+        },
+      ];
+    }
+    const wanted = wantedOf(cells, line);
+    if ('why' in wanted) return [() => not(wanted.why)];
+    tree.add(wanted);
+    return [
+      (made) => {
+        const outcome = made.get(line)!;
+        return 'why' in outcome ? not(outcome.why) : { kind: 'new', line, code: outcome.code, made: outcome };
+      },
+    ];
+  });
   const made = tree.settle();
-  return {
-    ok: true,
-    rows: read.map((row): PlaceRow => {
-      if (!('said' in row)) return row;
-      const outcome = made.get(row.line)!;
-      return 'why' in outcome
-        ? { kind: 'not_read', line: row.line, code: row.code || row.name, why: outcome.why }
-        : { kind: 'new', line: row.line, code: outcome.code, made: outcome };
-    }),
-  };
+  return { ok: true, rows: later.map((tell) => tell(made)) };
 }
 
 function cellsOf(
   row: readonly string[],
   heads: readonly ReturnType<typeof headOf>[],
   homeUnit: 'metric' | 'inch',
-  line: number,
 ): Cells {
-  const cells: Cells = { line, code: '', kind: '', name: '', in: '', sides: {}, why: null };
+  const cells: Cells = { code: '', kind: '', name: '', in: '', sides: {}, why: null };
   for (const [column, head] of heads.entries()) {
     const cell = (row[column] ?? '').trim();
     if (head === null || cell === '') continue;
@@ -152,13 +149,6 @@ function cellsOf(
   return cells;
 }
 
-function nookOfCode(state: HouseholdState, code: string): Nook | null {
-  const reading = readCode(code);
-  const id = reading.kind === 'valid' ? state.nookIdByCodeKey(reading.key) : undefined;
-  const nook = id === undefined ? undefined : state.nook(id);
-  return nook && !nook.row.retired ? nook : null;
-}
-
 /** A place that the row names without a code, in what it is in: read a second time a table makes nothing twice. */
 function namedIn(state: HouseholdState, tree: PlaceTree, { code, kind, name, in: said }: Cells): Nook | null {
   const sort = placeSortOf(kind);
@@ -168,7 +158,8 @@ function namedIn(state: HouseholdState, tree: PlaceTree, { code, kind, name, in:
 }
 
 /** A place that is to be made, as far as its own row says; else why it cannot be. */
-function wantedOf({ line, code, kind, name, in: said, sides }: Cells): Wanted | { why: PlaceRowProblem } {
+function wantedOf({ code, kind, name, in: said, sides, why }: Cells, line: number): Wanted | { why: PlaceRowProblem } {
+  if (why !== null) return { why };
   if (kind === '' && said === '') return { why: { kind: code === '' ? 'no_code' : 'unknown_code' } };
   const sort = placeSortOf(kind);
   if (sort === null) return { why: { kind: 'no_kind', text: kind } };
@@ -180,11 +171,13 @@ function wantedOf({ line, code, kind, name, in: said, sides }: Cells): Wanted | 
 }
 
 /** What a row changes of a place that is there. */
-function changesOf({ row, kind: place }: Nook, cells: Cells, tree: PlaceTree): PlaceRow {
-  const { line, code, name, in: said, sides, why } = cells;
-  if (why !== null) return { kind: 'not_read', line, code: code || name, why };
-  if (said !== '' && !tree.isIn(row.id, place, said))
-    return { kind: 'not_read', line, code: code || name, why: { kind: 'elsewhere', text: said } };
+function changesOf(
+  { row, kind: place }: Nook,
+  { name, in: said, sides, why }: Cells,
+  tree: PlaceTree,
+): { changes: PlaceChange[] } | { why: PlaceRowProblem } {
+  if (why !== null) return { why };
+  if (said !== '' && !tree.isIn(row.id, place, said)) return { why: { kind: 'elsewhere', text: said } };
   const changes: PlaceChange[] = [];
   if (name !== '' && name !== row.name) changes.push({ field: 'name', before: row.name, after: name });
   for (const side of SIDES) {
@@ -192,9 +185,7 @@ function changesOf({ row, kind: place }: Nook, cells: Cells, tree: PlaceTree): P
     const before = row[side];
     if (after !== undefined && before !== after) changes.push({ field: side, before, after });
   }
-  return changes.length === 0
-    ? { kind: 'same', line, code: row.code }
-    : { kind: 'changed', line, id: row.id, place, code: row.code, changes };
+  return { changes };
 }
 
 /** What a row of the table changes. */

@@ -1,6 +1,7 @@
 /** Where the places of a table are: in what is there, or in what other rows of the table make. */
 import { codeKey, codeShape, foldText, newBinCode, newShelfCode, newSpaceCode, readCode } from '../base';
 import type { BinFields, HouseholdState, NookKind, Op, ShelfFields, SpaceFields } from '../household';
+import { nookByCode } from '../spaces';
 import type { PlaceSort } from './placeKinds';
 import type { PlaceRowProblem, PlaceSides } from './placeRows';
 
@@ -123,9 +124,8 @@ export class PlaceTree {
     const holds = HOLDS[place];
     const reading = readCode(said);
     if (reading.kind === 'valid') {
-      const id = this.state.nookIdByCodeKey(reading.key);
-      const nook = id === undefined ? undefined : this.state.nook(id);
-      if (nook && !nook.row.retired && holds.includes(nook.kind))
+      const nook = nookByCode(this.state, said);
+      if (nook && holds.includes(nook.kind))
         return [{ ref: { kind: 'known', id: nook.row.id }, place: nook.kind, name: nook.row.name }];
       const row = this.byCode.get(reading.key);
       if (row && holds.includes(row.sort.place))

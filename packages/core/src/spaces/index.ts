@@ -10,5 +10,5 @@ export {
 } from './newSpace';
 export { type Among, isInFreezer, placePath, type PlacePath, shelfAmong } from './placePath';
 export { standProblem, type StandProblem, tooNarrowBy } from './standsThere';
-export { placeSaid, type PlaceSaid } from './placeSaid';
+export { nookByCode, placeSaid, type PlaceSaid } from './placeSaid';
 export { nooksWithin, opsForMovingBin, opsForRetiringNook, placeOf } from './relocate';

@@ -1,6 +1,16 @@
 import { codeKey, foldText, readCode } from '../base';
 import type { HouseholdState } from '../household';
 
+type Nook = NonNullable<ReturnType<HouseholdState['nook']>>;
+
+/** The living place with a code, as typed or scanned; null: there is none. Nothing is repaired. */
+export function nookByCode(state: HouseholdState, text: string): Nook | null {
+  const reading = readCode(text);
+  const id = reading.kind === 'valid' ? state.nookIdByCodeKey(reading.key) : undefined;
+  const nook = id === undefined ? undefined : state.nook(id);
+  return nook && !nook.row.retired ? nook : null;
+}
+
 export type PlaceSaid = { kind: 'one'; nookId: string } | { kind: 'several'; count: number } | { kind: 'none' };
 
 /**
@@ -8,9 +18,8 @@ export type PlaceSaid = { kind: 'one'; nookId: string } | { kind: 'several'; cou
  * @param text as typed; upper and lower case, blanks and accents do not matter
  */
 export function placeSaid(state: HouseholdState, text: string): PlaceSaid {
-  const code = readCode(text);
-  const byCode = code.kind === 'valid' ? state.nookIdByCodeKey(code.key) : undefined;
-  if (byCode !== undefined && state.nook(byCode)?.row.retired === false) return { kind: 'one', nookId: byCode };
+  const byCode = nookByCode(state, text);
+  if (byCode) return { kind: 'one', nookId: byCode.row.id };
   const key = codeKey(text);
   const name = foldText(text).trim();
   if (key === '' && name === '') return { kind: 'none' };

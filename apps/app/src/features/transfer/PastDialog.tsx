@@ -23,6 +23,7 @@ const DEEDS_WORDS: Readonly<Record<Read['deeds'], string>> = {
 
 /** What of a home a table of its past is read against. */
 function pastHome(state: HouseholdState): Omit<PastHome, 'events'> {
+  const { now, today: day } = opContext();
   const nookOf = new Map<string, string>();
   for (const { itemId, nookId } of state.all('lot')) if (!nookOf.has(itemId)) nookOf.set(itemId, nookId);
   return {
@@ -32,7 +33,8 @@ function pastHome(state: HouseholdState): Omit<PastHome, 'events'> {
     nooks: (['space', 'shelf', 'bin'] as const).flatMap((kind) =>
       state.all(kind).map(({ id, code }) => ({ id, code })),
     ),
-    today: today(),
+    today: day,
+    now,
   };
 }
 

@@ -3,7 +3,7 @@
  * views take, and scrolling past thousands of them stays smooth. They look as the kit's own do, by the same colours and typefaces; all of it
  * stands in one sheet of styles, for a style that is written to each element costs more than all else.
  */
-import type { CSSProperties, ReactNode } from 'react';
+import { memo, type CSSProperties, type ReactNode } from 'react';
 import { BODY_FONT, MONO_BOLD_FONT, MONO_FONT, STRONG_FONT } from '@/kit/theme/tamagui.config';
 import type { Palette } from '@/kit/theme/palette';
 import { usePalette } from '@/kit/theme/usePalette';
@@ -44,9 +44,9 @@ function sheetOf(palette: Palette): string {
 }
 
 /** The styles of everything here; once in a table. */
-export function PlainStyles() {
+export const PlainStyles = memo(function PlainStyles() {
   return <style>{sheetOf(usePalette())}</style>;
-}
+});
 
 export const PlainStrong = ({ children }: { children: ReactNode }) => <span className="pt-strong">{children}</span>;
 export const PlainMono = ({ children }: { children: ReactNode }) => <span className="pt-mono">{children}</span>;
