@@ -1,5 +1,6 @@
+export { clockTime } from './clockTime';
 export { dayOfId } from './idTime';
-export { daysOfRule, EVERY_SATURDAY, isRecurrence } from './recurrence';
+export { daysOfRule, EVERY_SATURDAY, isRecurrence, partsOfRule, RULE_DAYS, type RuleDay } from './recurrence';
 export {
   addDays,
   addMonths,

@@ -68,6 +68,46 @@ describe('recurrences of RFC 5545', () => {
     ]);
     expect(daysOfRule('FREQ=SOMETIMES', '2026-01-01', '2026-01-01', 30)).toEqual([]);
   });
+  // Each of these the package takes, and with some it reckons for seconds up to the year 9999, or for ever.
+  it.each([
+    'FREQ=HOURLY;BYMONTH=2;BYMONTHDAY=31',
+    'FREQ=DAILY;INTERVAL=-1',
+    'FREQ=DAILY;INTERVAL=0',
+    'FREQ=WEEKLY;COUNT=0',
+    'FREQ=WEEKLY;BYDAY=2SA',
+    'FREQ=WEEKLY;BYDAY=',
+    'FREQ=MONTHLY;BYMONTHDAY=32',
+    'FREQ=MONTHLY;FREQ=DAILY',
+    'FREQ=WEEKLY;BYHOUR=9',
+    'BYDAY=SU',
+  ])('%s is none that is read here', (rule) => expect(isRecurrence(rule)).toBe(false));
+  it('a rule that never falls on a day answers, however often it asks', () => {
+    // By the package as it is, these are looked for for half a minute.
+    for (const rule of [
+      'FREQ=DAILY;BYMONTH=2;BYMONTHDAY=30,31',
+      'FREQ=DAILY;BYMONTH=4,6;BYMONTHDAY=-31',
+      'FREQ=MONTHLY;BYDAY=9SA',
+      'FREQ=DAILY;INTERVAL=7;BYDAY=MO',
+      'FREQ=YEARLY;BYWEEKNO=53;BYDAY=MO;BYMONTH=5',
+    ])
+      expect([rule, daysOfRule(rule, '2026-01-01', '2026-01-01', 3000)]).toEqual([rule, []]);
+  });
+  it('the 29th of February of years that have one; weeks keep their count over centuries', () => {
+    expect(daysOfRule('FREQ=YEARLY;BYMONTH=2;BYMONTHDAY=29', '2096-01-01', '2096-01-01', 9 * 366)).toEqual([
+      '2096-02-29',
+      '2104-02-29',
+    ]);
+    const every = daysOfRule('FREQ=WEEKLY;INTERVAL=3;BYDAY=TH', '1970-01-01', '2026-11-01', 60);
+    expect(every.map((day) => (Date.parse(day) / 86_400_000) % 21)).toEqual(every.map(() => 0));
+  });
+  it('an end of the rule itself counts, before it and after it', () => {
+    expect(daysOfRule('FREQ=DAILY;UNTIL=20260103', '2026-01-01', '2026-01-02', 30)).toEqual([
+      '2026-01-02',
+      '2026-01-03',
+    ]);
+    expect(daysOfRule('FREQ=DAILY;UNTIL=20260103', '2026-01-01', '2026-01-04', 30)).toEqual([]);
+    expect(daysOfRule('FREQ=DAILY;COUNT=2', '2026-01-01', '2025-12-01', 90)).toEqual(['2026-01-01', '2026-01-02']);
+  });
 });
 
 describe('the day of an id', () => {

@@ -1,6 +1,6 @@
 import { HouseholdState, type CareEntryRow, type MedicineRow, type PackageLimit } from '../household';
 import { itemFields } from '../household/sampleHome.test-support';
-import { careNow, medicineGroups, medicineOf } from './care';
+import { careNow, limitFor, medicineGroups, medicineOf, opsForMedicine, opsForNoMedicine } from './care';
 
 const base = (id: string) => ({ id, seq: 1, retired: false });
 const limit = (more: Partial<PackageLimit> = {}): PackageLimit => ({
@@ -104,6 +104,58 @@ it('the same active ingredient under another name is pointed out and counted wit
   expect(now.alike).toHaveLength(1);
   expect(now.inDay).toBe(1);
   expect(iso(now.notBeforeMs)).toBe('2026-11-25T15:00:00.000Z');
+});
+
+it('one of several ingredients is enough: a remedy for colds is counted with the tablets', () => {
+  const state = home(
+    [
+      medicine('tablets', { ingredient: 'Acetaminophen 500 mg' }),
+      medicine('cold remedy', { ingredient: 'Paracetamol 500 mg, phenylephrine hydrochloride 6.1 mg', limits: [] }),
+      medicine('drops', { ingredient: 'Phenylephrine' }),
+    ],
+    [given('2026-11-25T09:00Z', 'item cold remedy'), given('2026-11-25T10:00Z', 'item drops')],
+  );
+  const now = careNow(state, 'pim', 'item tablets', Date.parse('2026-11-25T11:40Z'));
+  expect(now.alike.map(({ itemId }) => itemId)).toEqual(['item cold remedy']);
+  expect(iso(now.notBeforeMs)).toBe('2026-11-25T15:00:00.000Z');
+});
+
+describe('noted on two phones that did not know of each other', () => {
+  const two = () =>
+    home(
+      [
+        medicine('a', { itemId: 'item syrup', ingredient: 'Paracetamol', limits: [limit()], forWhat: ['fever'] }),
+        medicine('b', {
+          itemId: 'item syrup',
+          limits: [limit({ leastHours: 8, mostInDay: 5, words: 'every 8 hours' })],
+          forWhat: ['pain'],
+          personIds: ['pim'],
+        }),
+        medicine('syrup'),
+      ].slice(0, 2),
+      [given(EVENING[2]!)],
+    );
+  it('both are read: every figure that allows less, in the words of both', () => {
+    const state = two();
+    expect(limitFor(medicineOf(state, 'item syrup'), 'pim')).toMatchObject({
+      leastHours: 8,
+      mostInDay: 4,
+      words: 'not again within 6 hours, at most 4 times in 24 hours” and “every 8 hours',
+    });
+    expect(iso(careNow(state, 'pim', 'item syrup', Date.parse('2026-11-25T11:40Z')).notBeforeMs)).toBe(
+      '2026-11-25T14:30:00.000Z',
+    );
+    expect(medicineGroups(state).map(({ key }) => key)).toEqual(['fever', 'pain']);
+  });
+  it('saved, they become one; no medicine any more, none is left', () => {
+    const state = two();
+    const { id: _, seq: __, retired: ___, ...fields } = medicineOf(state, 'item syrup')!;
+    expect(opsForMedicine(state, fields, { newId: () => 'new' })).toMatchObject([
+      { op: 'change', id: 'a', fields: { limits: [{ leastHours: 6 }, { leastHours: 8 }] } },
+      { op: 'retire', id: 'b' },
+    ]);
+    expect(opsForNoMedicine(state, 'item syrup').map((op) => 'id' in op && op.id)).toEqual(['a', 'b']);
+  });
 });
 
 it('what is to be three days apart is counted over three days, under any name', () => {

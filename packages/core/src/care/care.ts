@@ -3,16 +3,71 @@
  * says who typed them.
  */
 import { foldText } from '../base';
-import type { CareEntryRow, HouseholdState, MedicineRow, PackageLimit } from '../household';
+import type { CareEntryRow, HouseholdState, MedicineFields, MedicineRow, Op, PackageLimit } from '../household';
+import type { OpContext } from '../stock';
+import { ingredientsOf } from './ingredients';
 
 const HOUR_MS = 3_600_000;
 export const DAY_MS = 24 * HOUR_MS;
 /** An entry this far ahead of the clock says that two clocks disagree. */
 const AHEAD_MS = 120_000;
 
-/** What is noted of a thing as a medicine; null: nothing is. */
-export const medicineOf = (state: HouseholdState, itemId: string): MedicineRow | null =>
-  state.all('medicine').find((one) => one.itemId === itemId) ?? null;
+const rowsOf = (state: HouseholdState, itemId: string): MedicineRow[] =>
+  state
+    .all('medicine')
+    .filter((one) => one.itemId === itemId)
+    .sort((a, b) => (a.id < b.id ? -1 : 1));
+
+/**
+ * What is noted of a thing as a medicine; null: nothing is. Two phones that did not know of each other may both have noted something:
+ * then all of it is read together, every limit that somebody typed among it.
+ */
+export function medicineOf(state: HouseholdState, itemId: string): MedicineRow | null {
+  const [first, ...others] = rowsOf(state, itemId);
+  if (!first || others.length === 0) return first ?? null;
+  const all = [first, ...others];
+  const ingredients = [...new Set(all.flatMap(({ ingredient }) => ingredient ?? []))];
+  return {
+    ...first,
+    ingredient: ingredients.length === 0 ? null : ingredients.join('; '),
+    forWhat: [...new Set(all.flatMap(({ forWhat }) => forWhat))],
+    // Everybody's, if one of them says so.
+    personIds: all.some(({ personIds }) => personIds.length === 0)
+      ? []
+      : [...new Set(all.flatMap(({ personIds }) => personIds))],
+    limits: all.flatMap(({ limits }) => limits),
+    // Of one person what was typed last.
+    pills: [
+      ...new Map(
+        all
+          .flatMap(({ pills }) => pills ?? [])
+          .sort((a, b) => (a.typedOn < b.typedOn ? -1 : 1))
+          .map((one) => [one.personId, one]),
+      ).values(),
+    ],
+  };
+}
+
+/** All that is noted as a medicine, each thing once. */
+export const medicinesIn = (state: HouseholdState): MedicineRow[] =>
+  [...new Set(state.all('medicine').map(({ itemId }) => itemId))].map((itemId) => medicineOf(state, itemId)!);
+
+/** Notes something of a thing as a medicine; what two phones noted of it becomes one. */
+export function opsForMedicine(
+  state: HouseholdState,
+  fields: MedicineFields,
+  { newId }: Pick<OpContext, 'newId'>,
+): Op[] {
+  const [first, ...others] = rowsOf(state, fields.itemId);
+  if (!first) return [{ op: 'create', entity: 'medicine', id: newId(), fields }];
+  return [
+    { op: 'change', entity: 'medicine', id: first.id, fields },
+    ...others.map(({ id }): Op => ({ op: 'retire', entity: 'medicine', id })),
+  ];
+}
+/** It is no medicine: nothing of it is noted any more. */
+export const opsForNoMedicine = (state: HouseholdState, itemId: string): Op[] =>
+  rowsOf(state, itemId).map(({ id }): Op => ({ op: 'retire', entity: 'medicine', id }));
 
 /** What was given or measured of a person, the newest first. */
 export const entriesOf = (state: HouseholdState, personId: string): CareEntryRow[] =>
@@ -23,19 +78,37 @@ export const entriesOf = (state: HouseholdState, personId: string): CareEntryRow
 const newestFirst = (a: CareEntryRow, b: CareEntryRow): number =>
   a.at === b.at ? (a.id < b.id ? 1 : -1) : a.at < b.at ? 1 : -1;
 
-/** The limit that is for this person, else the one for everybody; null: nobody typed one. */
-export const limitFor = (medicine: MedicineRow | null, personId: string): PackageLimit | null =>
-  medicine?.limits.find((limit) => limit.personId === personId) ??
-  medicine?.limits.find((limit) => limit.personId === null) ??
-  null;
+/**
+ * The limit that is for this person, else the one for everybody; null: nobody typed one. Typed twice, on two phones, each figure that
+ * allows less counts, in the words of both.
+ */
+export function limitFor(medicine: Pick<MedicineRow, 'limits'> | null, personId: string): PackageLimit | null {
+  const typed = (of: string | null): PackageLimit[] => medicine?.limits.filter((limit) => limit.personId === of) ?? [];
+  const own = typed(personId);
+  const all = own.length > 0 ? own : typed(null);
+  const last = all.at(-1);
+  if (!last) return null;
+  const figures = (of: (limit: PackageLimit) => number | null): number[] => all.flatMap((limit) => of(limit) ?? []);
+  const [hours, most] = [figures(({ leastHours }) => leastHours), figures(({ mostInDay }) => mostInDay)];
+  return {
+    ...last,
+    leastHours: hours.length === 0 ? null : Math.max(...hours),
+    mostInDay: most.length === 0 ? null : Math.min(...most),
+    words: [...new Set(all.map(({ words }) => words))].join('” and “'),
+  };
+}
 
-/** Things with the same active ingredient. */
-export function sameIngredient(state: HouseholdState, medicine: MedicineRow | null): MedicineRow[] {
-  const own = medicine?.ingredient ? foldText(medicine.ingredient).trim() : '';
-  if (own === '') return [];
-  return state
-    .all('medicine')
-    .filter(({ id, ingredient }) => id !== medicine?.id && foldText(ingredient ?? '').trim() === own);
+/** Things with an active ingredient that this one has as well: one of several is enough. */
+export function sameIngredient(
+  state: HouseholdState,
+  medicine: Pick<MedicineRow, 'itemId' | 'ingredient'> | null,
+): MedicineRow[] {
+  const own = new Set(ingredientsOf(medicine?.ingredient ?? ''));
+  if (own.size === 0) return [];
+  return medicinesIn(state).filter(
+    ({ itemId, ingredient }) =>
+      itemId !== medicine?.itemId && ingredientsOf(ingredient ?? '').some((one) => own.has(one)),
+  );
 }
 
 export interface CareNow {
@@ -100,7 +173,7 @@ export function medicineGroups(state: HouseholdState): MedicineGroup[] {
     if (known) known.medicines.push(medicine);
     else groups.set(`${by} ${foldText(key)}`, { by, key, medicines: [medicine] });
   };
-  for (const medicine of state.all('medicine')) {
+  for (const medicine of medicinesIn(state)) {
     const item = state.get('item', medicine.itemId);
     if (!item || item.retired) continue;
     for (const id of medicine.personIds) put('person', id, medicine);

@@ -7,6 +7,9 @@ export {
   type MedicineGroup,
   medicineGroups,
   medicineOf,
+  medicinesIn,
+  opsForMedicine,
+  opsForNoMedicine,
   sameIngredient,
 } from './care';
 export {

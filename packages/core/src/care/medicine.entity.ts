@@ -1,3 +1,4 @@
+import { RULE_DAYS } from '../base';
 import {
   added,
   ADULTS,
@@ -34,8 +35,6 @@ export type PackageLimit = Holds<typeof limit>;
 /** The sections of a day in a pill box. */
 export const PILL_TIMES = ['morning', 'noon', 'evening', 'night'] as const;
 export type PillTime = (typeof PILL_TIMES)[number];
-/** The days of the week as RFC 5545 writes them, from Monday. */
-export const PILL_DAYS = ['MO', 'TU', 'WE', 'TH', 'FR', 'SA', 'SU'] as const;
 
 /** What goes into somebody's pill box, as somebody typed it from the plan of the doctor: nothing of it is the app's own. */
 const pills = record({
@@ -46,7 +45,7 @@ const pills = record({
   evening: quantity(),
   night: quantity(),
   /** Empty: every day. */
-  days: listOf(oneOf(...PILL_DAYS), PILL_DAYS.length),
+  days: listOf(oneOf(...RULE_DAYS), RULE_DAYS.length),
   typedById: orNull(weakRef('person')),
   typedOn: day,
 });

@@ -2,9 +2,8 @@
  * Pill boxes: what goes into which section, how much of it is at home, and how long it lasts. Amounts are those that somebody typed;
  * nothing is worked out of them but sums.
  */
-import { addDays, daysBetween, idOfWords, weekday, type CivilDate } from '../base';
+import { addDays, daysBetween, idOfWords, RULE_DAYS, weekday, type CivilDate } from '../base';
 import {
-  PILL_DAYS,
   PILL_TIMES,
   type HouseholdState,
   type ItemRow,
@@ -15,7 +14,7 @@ import {
 } from '../household';
 import { effectiveDue, type KeepingGuide } from '../shelflife';
 import { oldestFirst, opsForTaking, type OpContext } from '../stock';
-import { medicineOf } from './care';
+import { medicineOf, medicinesIn } from './care';
 
 /** A box has a section for each time of seven days. */
 export const BOX_DAYS = 7;
@@ -25,7 +24,7 @@ const NEVER: CivilDate = '9999-12-31';
 
 /** How much of a medicine goes into one section; thousandths of the thing's unit. */
 export const pillsAt = (typed: PillsTyped, day: CivilDate, time: PillTime): number =>
-  typed.days.length === 0 || typed.days.includes(PILL_DAYS[(weekday(day) + 6) % 7]!) ? typed[time] : 0;
+  typed.days.length === 0 || typed.days.includes(RULE_DAYS[(weekday(day) + 6) % 7]!) ? typed[time] : 0;
 
 const pillsOn = (typed: PillsTyped, day: CivilDate): number =>
   PILL_TIMES.reduce((sum, time) => sum + pillsAt(typed, day, time), 0);
@@ -53,7 +52,7 @@ export interface BoxWeek {
 /** Everybody for whom something goes into a pill box. */
 export const withPillBox = (state: HouseholdState): string[] => [
   ...new Set(
-    state.all('medicine').flatMap(({ itemId, pills }) => {
+    medicinesIn(state).flatMap(({ itemId, pills }) => {
       const item = state.get('item', itemId);
       return !item || item.retired ? [] : (pills ?? []).map(({ personId }) => personId);
     }),
@@ -66,7 +65,7 @@ export const withPillBox = (state: HouseholdState): string[] => [
  */
 export function boxWeek(state: HouseholdState, personId: string, fromOn: CivilDate, guide: KeepingGuide): BoxWeek {
   const days = Array.from({ length: BOX_DAYS }, (_, at) => addDays(fromOn, at));
-  const parts = state.all('medicine').flatMap((medicine): BoxPart[] => {
+  const parts = medicinesIn(state).flatMap((medicine): BoxPart[] => {
     const item = state.get('item', medicine.itemId);
     const typed = medicine.pills?.find((one) => one.personId === personId);
     if (!item || item.retired || !typed) return [];

@@ -75,7 +75,6 @@ export {
   type MedicineFields,
   type MedicineRow,
   type PackageLimit,
-  PILL_DAYS,
   PILL_TIMES,
   type PillFillFields,
   type PillFillRow,

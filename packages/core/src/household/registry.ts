@@ -253,7 +253,7 @@ export {
   VIEW_SHOWN,
   type ViewColumn,
 } from '../stock/keptView.entity';
-export { PILL_DAYS, PILL_TIMES, type PackageLimit, type PillsTyped, type PillTime } from '../care/medicine.entity';
+export { PILL_TIMES, type PackageLimit, type PillsTyped, type PillTime } from '../care/medicine.entity';
 export { BODY_TEMPERATURE } from '../care/careEntry.entity';
 export { PHOTO_LONGEST_SIDE, PHOTO_MOMENTS, PHOTO_MOST_BYTES, PHOTO_MOST_READ_BYTES } from '../pictures/photo.entity';
 export { ROUND_KINDS, RHYTHMS, type Rhythm, type RoundKind } from '../rounds/round.entity';

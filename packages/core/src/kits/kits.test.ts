@@ -8,6 +8,7 @@ import {
   runOps,
   sampleRows,
 } from '../household/sampleHome.test-support';
+import { opsForGoingOut } from '../lending';
 import { PUBLISHED_GUIDE } from '../shelflife';
 import { kitNow, opsForFilling, opsForSwapping, partsOfKit } from './kits';
 
@@ -102,9 +103,13 @@ it('a kit may name days of its own, and something else that serves', () => {
 });
 
 it('one kit is not filled from another, nor from what is out', () => {
-  const [van, party] = [kit({ parts: [part('dressing', 3)] }), kit({ id: 'other', nookId: 'cupboard' })];
+  const van = kit({ parts: [part('dressing', 3)] });
+  const party = kit({ id: 'other', nookId: 'cupboard', parts: [part('dressing', 4)] });
   const spare = lot('b', 'dressing', 'cupboard', 4);
   expect(kitNow(home([spare], [van, party]), van, TODAY, PUBLISHED_GUIDE).parts[0]!.fillFrom).toEqual([]);
+  // What lies beside it in that place and is none of its things may be taken.
+  const rolls = { ...party, parts: [part('roll', 4)] };
+  expect(kitNow(home([spare], [van, rolls]), van, TODAY, PUBLISHED_GUIDE).parts[0]!.fillFrom).toHaveLength(1);
   const lent = home([{ ...lot('a', 'dressing', 'bag', 3), inUseOn: '2026-11-20' }], [van]);
   expect(kitNow(lent, van, TODAY, PUBLISHED_GUIDE).parts[0]!.missingThousandths).toBe(3000);
   const out = home([{ ...spare, inUseOn: '2026-11-20' }], [van]);
@@ -115,6 +120,39 @@ it('a kit without a place counts its things wherever they are', () => {
   const party = kit({ nookId: null, parts: [part('dressing', 5)] });
   const state = home([lot('a', 'dressing', 'bag', 2), lot('b', 'dressing', 'cupboard', 3)], [party]);
   expect(kitNow(state, party, TODAY, PUBLISHED_GUIDE)).toMatchObject({ complete: 1, missing: 0 });
+});
+
+it('a kit all over the home does not count what lies in another kit for that kit', () => {
+  const party = kit({ id: 'party', nookId: null, parts: [part('dressing', 5)] });
+  const van = kit({ parts: [part('dressing', 2)] });
+  const state = home([lot('a', 'dressing', 'bag', 2), lot('b', 'dressing', 'cupboard', 3)], [party, van]);
+  expect(kitNow(state, party, TODAY, PUBLISHED_GUIDE).parts[0]).toMatchObject({ goodThousandths: 3000 });
+});
+
+it('a kit in a kit keeps its own place: what lies there counts, is not taken out of it, and what it lacks goes there', () => {
+  const inner = kit({ id: 'inner', nookId: 'cupboard', parts: [part('dressing', 3)] });
+  const outer = kit({ id: 'camping', nookId: 'bag', parts: [part('plaster', 1)], kitIds: ['inner'] });
+  const state = home([lot('a', 'dressing', 'cupboard', 2), lot('b', 'plaster', 'bag', 1)], [inner, outer]);
+  state.put({ entity: 'bin', row: { ...binFields({ name: 'reserve', code: 'XX9-1' }), ...base('reserve') } });
+  const spare = lot('c', 'dressing', 'reserve', 6);
+  state.put({ entity: 'lot', row: spare });
+  const now = kitNow(state, outer, TODAY, PUBLISHED_GUIDE);
+  expect(now).toMatchObject({ complete: 1, missing: 1 });
+  expect(now.parts.find(({ item }) => item.id === 'dressing')!.fillFrom).toMatchObject([{ lot: { id: 'c' } }]);
+  run(state, opsForFilling(state, now, now.parts, context));
+  expect([there(state, 'dressing', 'cupboard'), there(state, 'dressing', 'bag')]).toEqual([3, 0]);
+  // Seen from the inner one the outer one is not another that holds something back.
+  expect(kitNow(state, inner, TODAY, PUBLISHED_GUIDE)).toMatchObject({ complete: 1, missing: 0 });
+});
+
+it('what lies in a bin that is lent cannot be fetched', () => {
+  const van = kit({ parts: [part('dressing', 3)] });
+  const state = home([lot('b', 'dressing', 'cupboard', 4)], [van]);
+  run(
+    state,
+    opsForGoingOut('cupboard', { way: 'lent', to: 'a neighbour', what: 'cupboard', dueOn: null, byId: null }, context),
+  );
+  expect(kitNow(state, van, TODAY, PUBLISHED_GUIDE).parts[0]).toMatchObject({ missingThousandths: 3000, fillFrom: [] });
 });
 
 it('what the kits in it need is needed as well; twice needed is needed in both amounts', () => {

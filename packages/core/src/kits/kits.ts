@@ -1,6 +1,7 @@
 /** What a kit has of what it needs, and where the rest can come from. */
 import { addDays, type CivilDate } from '../base';
 import type { HouseholdState, ItemRow, KitPart, KitRow, LotRow, Op } from '../household';
+import { loanOfNook } from '../lending';
 import { effectiveDue, type KeepingGuide } from '../shelflife';
 import { nooksWithin } from '../spaces';
 import { opsForMoving, type OpContext } from '../stock';
@@ -43,13 +44,25 @@ export interface KitNow {
 
 const NEVER: CivilDate = '9999-12-31';
 
+/** A kit and all those in it, however deep, itself first. */
+function withInner(state: HouseholdState, kit: KitRow): KitRow[] {
+  const seen = new Map<string, KitRow>();
+  const read = (one: KitRow): void => {
+    if (seen.has(one.id)) return;
+    seen.set(one.id, one);
+    for (const id of one.kitIds) {
+      const inner = state.get('kit', id);
+      if (inner && !inner.retired) read(inner);
+    }
+  };
+  read(kit);
+  return [...seen.values()];
+}
+
 /** All it needs: its own parts and those of the kits in it. What is needed twice is needed in both amounts. */
 export function partsOfKit(state: HouseholdState, kit: KitRow): KitPart[] {
   const parts = new Map<string, KitPart>();
-  const seen = new Set<string>();
-  const read = (one: KitRow): void => {
-    if (seen.has(one.id)) return;
-    seen.add(one.id);
+  for (const one of withInner(state, kit))
     for (const part of one.parts) {
       const known = parts.get(part.itemId);
       parts.set(
@@ -64,12 +77,6 @@ export function partsOfKit(state: HouseholdState, kit: KitRow): KitPart[] {
           : part,
       );
     }
-    for (const id of one.kitIds) {
-      const inner = state.get('kit', id);
-      if (inner && !inner.retired) read(inner);
-    }
-  };
-  read(kit);
   return [...parts.values()];
 }
 const longest = (a: number | null, b: number | null): number | null =>
@@ -82,25 +89,23 @@ interface Dated {
 }
 
 /**
- * Where a kit stands today. What is past its date or out of its place does not count as there, and what other kits hold is not
- * taken for this one. For example a kit that needs 3 dressings and has 2 is missing 1; with 4 spare ones in a
+ * Where a kit stands today. What is past its date or out of its place does not count as there. What other kits hold neither counts nor
+ * is taken for this one; of the kits in it what lies in their own places counts as well. For example a kit that needs 3 dressings and has 2 is missing 1; with 4 spare ones in a
  * cupboard it can be filled from there.
  */
 export function kitNow(state: HouseholdState, kit: KitRow, today: CivilDate, guide: KeepingGuide): KitNow {
-  const own = placesOf(state, kit);
-  const others = new Set(
-    state
-      .all('kit')
-      .filter(({ id, nookId }) => id !== kit.id && nookId !== null && !kit.kitIds.includes(id))
-      .flatMap((other) => [...(placesOf(state, other) ?? [])]),
-  );
+  const family = withInner(state, kit);
+  const own = placesOf(state, family);
+  const isOfAnother = ofOtherKits(state, kit, family, own);
   const parts = partsOfKit(state, kit).flatMap((part): KitPartNow[] => {
     const item = state.get('item', part.itemId);
     if (!item || item.retired) return [];
     const lots = [part.itemId, ...part.alsoIds].flatMap((id) => datedLots(state, id, guide));
-    const present = lots.filter(({ lot }) => (lot.inUseOn ?? null) === null);
+    const present = lots.filter(({ lot }) => (lot.inUseOn ?? null) === null && !isOfAnother(lot));
     const here = present.filter(({ lot }) => own === null || own.has(lot.nookId));
-    const elsewhere = own === null ? [] : present.filter(({ lot }) => !own.has(lot.nookId) && !others.has(lot.nookId));
+    // What lies in a bin that is lent cannot be fetched.
+    const elsewhere =
+      own === null ? [] : present.filter(({ lot }) => !own.has(lot.nookId) && loanOfNook(state, lot.nookId) === null);
     return [partNow(part, item, here, elsewhere, today)];
   });
   const complete = parts.filter(({ missingThousandths, endsSoon }) => missingThousandths === 0 && !endsSoon);
@@ -118,9 +123,35 @@ export function kitNow(state: HouseholdState, kit: KitRow, today: CivilDate, gui
   };
 }
 
-/** The places a kit lies in; null: all over the home. */
-function placesOf(state: HouseholdState, kit: Pick<KitRow, 'nookId'>): Set<string> | null {
-  return kit.nookId === null ? null : new Set(nooksWithin(state, kit.nookId));
+/** The places a kit and those in it lie in; null: one of them lies all over the home. */
+function placesOf(state: HouseholdState, family: readonly Pick<KitRow, 'nookId'>[]): Set<string> | null {
+  const places = new Set<string>();
+  for (const { nookId } of family) {
+    if (nookId === null) return null;
+    for (const id of nooksWithin(state, nookId)) places.add(id);
+  }
+  return places;
+}
+
+/**
+ * Whether a lot is one of another kit's: it lies where that kit does, and is a thing that it needs. A kit that this one is in is not
+ * another; nor does one that lies in the same place take anything away.
+ */
+function ofOtherKits(
+  state: HouseholdState,
+  kit: KitRow,
+  family: readonly KitRow[],
+  own: ReadonlySet<string> | null,
+): (lot: Pick<LotRow, 'nookId' | 'itemId'>) => boolean {
+  const known = new Set(family.map(({ id }) => id));
+  const others = state.all('kit').flatMap((other) => {
+    if (known.has(other.id) || other.nookId === null || withInner(state, other).some(({ id }) => id === kit.id))
+      return [];
+    const things = new Set(other.parts.flatMap(({ itemId, alsoIds }) => [itemId, ...alsoIds]));
+    return [{ places: new Set(nooksWithin(state, other.nookId)), things }];
+  });
+  return ({ nookId, itemId }) =>
+    !own?.has(nookId) && others.some(({ places, things }) => places.has(nookId) && things.has(itemId));
 }
 
 function datedLots(state: HouseholdState, itemId: string, guide: KeepingGuide): Dated[] {
@@ -197,12 +228,14 @@ function swapFor(
   return { into, out: takeFrom(ending, amount) };
 }
 
-/** Where in the kit a part goes: beside what is there of it, else into the kit's own place. */
+/** Where in the kit a part goes: beside what is there of it, else into the place of the kit that it is a part of. */
 function placeInKit(state: HouseholdState, { kit }: KitNow, { part }: KitPartNow): string | null {
-  const own = placesOf(state, kit);
-  if (!own || kit.nookId === null) return null;
+  const family = withInner(state, kit);
+  const own = placesOf(state, family);
+  if (!own) return null;
   const there = [part.itemId, ...part.alsoIds].flatMap((id) => state.lotsOf(id)).find(({ nookId }) => own.has(nookId));
-  return there?.nookId ?? kit.nookId;
+  const of = family.find(({ parts }) => parts.some(({ itemId }) => itemId === part.itemId));
+  return there?.nookId ?? of?.nookId ?? kit.nookId;
 }
 
 /** Books what fills these parts as moved into the kit. */

@@ -56,6 +56,8 @@ const plannedBin = record({
   locked: yesNo,
   /** False: one of the pool. */
   buy: yesNo,
+  /** The bin it has become when the space was set up; null: it was not, or nobody looks after it any more. */
+  binId: added(orNull(weakRef('bin'))),
 });
 export type PlannedBin = Holds<typeof plannedBin>;
 

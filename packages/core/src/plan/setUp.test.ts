@@ -66,7 +66,9 @@ const planOf = (state: HouseholdState, bins: ReturnType<typeof planned>[]): Plan
 function setUp(state: HouseholdState, bins: ReturnType<typeof planned>[]): void {
   const context = { now: '2026-11-27T10:00:00.000Z', today: '2026-11-27', newId: idMaker() };
   const lotsOf = new Map(groups.map(({ id }) => [id, state.lotsIn(`${id} bin`)]));
-  const ops = opsForWholeSetUp(state, planOf(state, bins), lotsOf, context);
+  const plan = state.get('plan', 'plan') ?? planOf(state, bins);
+  state.put({ entity: 'plan', row: plan });
+  const ops = opsForWholeSetUp(state, plan, lotsOf, context);
   const applied = applyCommand(state, { id: context.newId(), intent: 'test', occurredAt: context.now, ops }, AS_ADULT);
   if (!applied.ok) throw new Error(JSON.stringify(applied));
   for (const row of applied.changed) state.put(row);
@@ -110,6 +112,22 @@ test('of a group in a bin and on the shelf, what lies in the bin stays in it', (
   );
   expect(JSON.stringify(ops)).not.toContain('in bin');
   expect(JSON.stringify(ops)).toContain('in old');
+});
+
+test('the plan notes which bin each has become; set up again, no bin is made twice', () => {
+  const state = home();
+  setUp(state, [planned('p0', 'crate', 'rope'), planned('p1', 'crate', 'rope'), planned('p2', 'crate', 'sails')]);
+  const bins = () => state.get('plan', 'plan')!.placed.map(({ key, binId }) => [key, binId]);
+  const [first, second, third] = bins();
+  expect([first, third]).toEqual([
+    ['p0', 'rope bin'],
+    ['p2', 'sails bin'],
+  ]);
+  expect(state.get('bin', String(second![1]))).toMatchObject({ name: 'rope', retired: false });
+  const before = names(state);
+  const noted = bins();
+  setUp(state, []);
+  expect([names(state), bins()]).toEqual([before, noted]);
 });
 
 test('a bin with something else in it stays', () => {

@@ -44,6 +44,9 @@ function settingUp(
       ops.push({ op: 'change', entity: 'shelf', id, fields: { heightTenthMm: null } });
   const free = state.shelvesOf(plan.spaceId).flatMap(({ id }) => state.binsIn(id));
   const used = new Set(state.codesInUse().shapes);
+  const freeIds = new Set(free.map(({ id }) => id));
+  /** Set up before: what a planned bin has become stays it, and is not taken for another one. */
+  const meant = new Set(plan.placed.flatMap(({ binId }) => (binId && freeIds.has(binId) ? [binId] : [])));
   const space = state.get('space', plan.spaceId);
   const models = space ? modelSpace(space, state.shelvesOf(space.id)).shelves : [];
   const bays = new Map(models.map(({ shelf, bayTenthMm }) => [shelf.id, bayTenthMm]));
@@ -69,7 +72,13 @@ function settingUp(
       id === null ? [] : (groupOfPlan(plan, id) ?? []),
     );
     // The bin of the group it is called after before that of another.
-    const known = groups.map((group) => free.findIndex((bin) => isBinOf(group, bin))).find((at) => at >= 0);
+    const itself = free.findIndex(({ id }) => id === planned.binId);
+    const known =
+      itself >= 0
+        ? itself
+        : groups
+            .map((group) => free.findIndex((bin) => isBinOf(group, bin) && !meant.has(bin.id)))
+            .find((at) => at >= 0);
     if (known !== undefined) {
       const [bin] = free.splice(known, 1);
       binOf.set(planned.key, bin!.id);
@@ -103,7 +112,8 @@ function settingUp(
 
 /**
  * All that setting up a space is: see `opsForSettingUp`; what goes into no container onto its place; the things of groups that stand on a
- * shelf itself onto it; those of groups that share a bin into it. A bin of theirs that is left with nothing in it is put away.
+ * shelf itself onto it; those of groups that share a bin into it. A bin of theirs that is left with nothing in it is put away. The plan
+ * notes which bin each planned one has become, so that it can be said later what drifted.
  * @param lotsOf the things of each group, by its id
  */
 export function opsForWholeSetUp(
@@ -137,8 +147,10 @@ export function opsForWholeSetUp(
     .flatMap(({ binIds }) => binIds ?? [])
     .filter((id) => !stay.has(id) && state.get('bin', id)?.retired === false)
     .filter((id) => state.binsIn(id).length === 0 && state.lotsIn(id).every((lot) => moved.has(lot.id)));
+  const placed = plan.placed.map((planned) => ({ ...planned, binId: binOf.get(planned.key) ?? null }));
   return [
     ...ops,
+    { op: 'change', entity: 'plan', id: plan.id, fields: { placed } },
     ...moves,
     ...opsForLoose(state, plan, context),
     ...emptied.map((id): Op => ({ op: 'retire', entity: 'bin', id })),

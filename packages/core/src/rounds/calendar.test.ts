@@ -2,7 +2,7 @@ import ICAL from 'ical.js';
 import { HouseholdState, type RoundFields, type RoundRow } from '../household';
 import { itemFields, lotRow, sampleRows } from '../household/sampleHome.test-support';
 import { homeCalendar } from './calendar';
-import { clockTime, dueDays } from './rhythm';
+import { dueDays } from './rhythm';
 
 const NOW = '2026-11-27T10:00:00.000Z';
 const round = (id: string, more: Partial<RoundFields>): RoundRow => ({
@@ -102,18 +102,6 @@ it('at its time by the clock on every day, also when clocks are put back or forw
   // No zone and no UTC: a reader would move it.
   expect(text).not.toMatch(/DTSTART[^\r]*(TZID|Z\r)/);
   expect(read(written([round('x', { at: '25:00' })]), 1)).toMatchObject([{ on: ['2026-10-07'] }]);
-});
-
-it.each([
-  ['7:30', '07:30'],
-  ['18.05', '18:05'],
-  [' 00:00 ', '00:00'],
-  ['24:00', null],
-  ['7', null],
-  ['', null],
-  [null, null],
-])('%j is %j', (typed, kept) => {
-  expect(clockTime(typed)).toBe(kept);
 });
 
 it('shop days come back, and what ends stands on its day with its place', () => {

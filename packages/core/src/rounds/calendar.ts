@@ -1,8 +1,8 @@
 /** Rounds, shop days and dates as a calendar of RFC 5545, for the calendars people have. */
-import { addDays, daysOfRule, formatQuantity, pluralUnit, type CivilDate } from '../base';
+import { addDays, clockTime, daysOfRule, formatQuantity, pluralUnit, type CivilDate } from '../base';
 import type { HouseholdState, RoundRow, ShopRow } from '../household';
 import { effectiveDue, guideOf } from '../shelflife';
-import { clockTime, nextDue } from './rhythm';
+import { nextDue } from './rhythm';
 import { roundsNow } from './turns';
 
 const CRLF = '\r\n';

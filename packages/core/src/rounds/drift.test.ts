@@ -1,4 +1,5 @@
-import { HouseholdState, type PlanRow, type TaggedRow } from '../household';
+import { HouseholdState, type ItemRow, type PlanRow, type TaggedRow } from '../household';
+import { BARE_SPACE_BUILD } from '../measure';
 import {
   AS_ADULT,
   binFields,
@@ -182,4 +183,90 @@ it('a label written anew by hand says what is so now; a set that is none any mor
   state.put({ entity: 'lot', row: lotRow('n', { itemId: 'napkin', nookId: 'rope', quantityThousandths: 5000 }) });
   run(state, opsForTakingOver(state, only(state, 'set')[0]!, context));
   expect(only(state, 'set')).toEqual([]);
+});
+
+describe('bins that a plan has become', () => {
+  const placed = (key: string, group: string, shelfId: string, binId: string) => ({
+    ...home().get('plan', 'plan')!.placed[0]!,
+    key,
+    group,
+    shelfId,
+    binId,
+  });
+  /** Ropes in two bins, sails in one; grouped by kind. */
+  const setUp = (): HouseholdState => {
+    const state = home([], 'low');
+    for (const id of ['rope2', 'sails'])
+      state.put({
+        entity: 'bin',
+        row: { ...base(id), ...binFields({ name: id, code: `BL2-A${id.length}X`, shelfId: 'low' }) },
+      });
+    const plan = state.get('plan', 'plan')!;
+    const group = (name: string) => ({ id: `own:${name}`, name, volumeMl: 5000, grams: 500, binIds: [] });
+    state.put({
+      entity: 'plan',
+      row: {
+        ...plan,
+        groups: [group('rope'), group('sail')],
+        placed: [
+          placed('p0', 'own:rope', 'low', 'rope'),
+          placed('p1', 'own:rope', 'low', 'rope2'),
+          placed('p2', 'own:sail', 'low', 'sails'),
+        ],
+      },
+    });
+    const space = state.get('space', plan.spaceId)!;
+    state.put({ entity: 'space', row: { ...space, build: { ...BARE_SPACE_BUILD, school: 'kind' } } });
+    for (const kind of ['rope', 'sail'])
+      state.put({ entity: 'item', row: { ...base(kind), ...itemFields({ name: kind, category: kind }) } });
+    const put = (id: string, itemId: string, nookId: string): void =>
+      state.put({ entity: 'lot', row: lotRow(id, { itemId, nookId, quantityThousandths: 2000 }) });
+    put('ropes', 'rope', 'rope');
+    put('more ropes', 'rope', 'rope2');
+    put('sails lot', 'sail', 'sails');
+    return state;
+  };
+  it('of several bins of one group the one that was moved is named, and the one that is gone', () => {
+    const state = setUp();
+    expect(driftOf(state)).toEqual([]);
+    state.put({ entity: 'bin', row: { ...state.get('bin', 'rope2')!, shelfId: 'top' } });
+    expect(driftOf(state)).toMatchObject([{ kind: 'moved', nookId: 'rope2', toShelfId: 'low', key: 'p1' }]);
+    state.put({ entity: 'bin', row: { ...state.get('bin', 'rope2')!, retired: true } });
+    const [gone] = driftOf(state);
+    expect(gone).toMatchObject({ kind: 'gone', key: 'p1', names: ['rope'] });
+    run(state, opsForTakingOver(state, gone!, context));
+    expect(state.get('plan', 'plan')!.placed.map(({ key }) => key)).toEqual(['p0', 'p2']);
+    expect(driftOf(state)).toEqual([]);
+  });
+  it('what lies in the bin of another group goes to the bin of its own', () => {
+    const state = setUp();
+    state.put({ entity: 'lot', row: lotRow('strayed', { itemId: 'sail', nookId: 'rope', quantityThousandths: 1000 }) });
+    const [stray, ...others] = driftOf(state);
+    expect(stray).toMatchObject({ kind: 'stray', nookId: 'rope', names: ['sail'] });
+    expect(others).toEqual([]);
+    // Others of it lie where their group is: it cannot be of both.
+    expect(opsForTakingOver(state, stray!, context)).toEqual([]);
+    run(state, opsForPuttingRight(state, stray!, context));
+    expect(state.lotsIn('sails').reduce((sum, lot) => sum + lot.quantityThousandths, 0)).toBe(3000);
+    expect(driftOf(state)).toEqual([]);
+  });
+  it('or all of it belongs there from now on; where it is filled up from its reserve it has not strayed', () => {
+    const state = setUp();
+    state.put({ entity: 'item', row: { ...base('hook'), ...itemFields({ name: 'Sail hook', category: 'sail' }) } });
+    state.put({ entity: 'lot', row: lotRow('hooks', { itemId: 'hook', nookId: 'rope', quantityThousandths: 1000 }) });
+    const [stray] = driftOf(state);
+    expect(stray).toMatchObject({ kind: 'stray', names: ['Sail hook'] });
+    run(state, opsForTakingOver(state, stray!, context));
+    expect(state.get('item', 'hook')!.traits!.groups.kind).toBe('rope');
+    expect(driftOf(state)).toEqual([]);
+    const front = { nookId: 'rope', fullThousandths: 2000, leastThousandths: 0, refill: null, decanted: false };
+    state.put({ entity: 'item', row: { ...state.get('item', 'hook')!, traits: null, front } as ItemRow });
+    expect(driftOf(state)).toEqual([]);
+  });
+  it('things that are used more seldom than before have not strayed by that', () => {
+    const state = setUp();
+    const space = state.get('space', state.get('plan', 'plan')!.spaceId)!;
+    state.put({ entity: 'space', row: { ...space, build: { ...space.build!, school: 'frequency' } } });
+    expect(driftOf(state)).toEqual([]);
+  });
 });

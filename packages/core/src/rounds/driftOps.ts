@@ -2,9 +2,11 @@
 import { againstPurpose } from '../handling';
 import type { HouseholdState, LotRow, Op, PlanRow } from '../household';
 import { labelledIn, opsForPrinting } from '../labels';
+import { groupOfPlan, planGroupId } from '../plan';
+import { wordsOfGroup } from '../sort';
 import { nooksWithin, opsForMovingBin, opsForRetiringNook } from '../spaces';
 import { opsForMoving, type OpContext } from '../stock';
-import type { Drift } from './drift';
+import { steadyGrouping, straysIn, type Drift, type Stray } from './drift';
 import { homeElsewhere } from './steps';
 
 /** A shelf names at most so many things, of so many letters. */
@@ -22,6 +24,10 @@ export function opsForPuttingRight(state: HouseholdState, drift: Drift, context:
     const bin = state.get('bin', nookId);
     return bin && toShelfId !== null ? opsForMovingBin(state, bin, toShelfId) : [];
   }
+  if (kind === 'stray')
+    return straysHere(state, drift).flatMap(({ lot, toBinId }) =>
+      opsForMoving(lot, lot.quantityThousandths, toBinId, state.lotsIn(toBinId), context),
+    );
   if (kind === 'purpose')
     return strayHomes(state, nookId).flatMap(({ lot, toNookId }) =>
       opsForMoving(lot, lot.quantityThousandths, toNookId, state.lotsIn(toNookId), context),
@@ -31,6 +37,39 @@ export function opsForPuttingRight(state: HouseholdState, drift: Drift, context:
     return away === null ? [] : [...opsWithoutBin(state, drift), ...away];
   }
   return [];
+}
+
+/** What of a bin has its place in another one of the plan. */
+export function straysHere(state: HouseholdState, { spaceId, nookId }: Pick<Drift, 'spaceId' | 'nookId'>): Stray[] {
+  const space = state.get('space', spaceId);
+  return space ? straysIn(state, space).filter(({ binId }) => binId === nookId) : [];
+}
+
+/**
+ * These things are of the group of the bin in which they lie. Empty: nobody knows which one that is, or more of them lie where their group
+ * is: a thing is of one group.
+ */
+function opsForSameGroup(state: HouseholdState, drift: Drift): Op[] {
+  const space = state.get('space', drift.spaceId);
+  const by = space ? steadyGrouping(space) : null;
+  const plan = state.plansOf(drift.spaceId).find(({ status }) => status === 'chosen');
+  const id = plan?.placed.find(({ binId }) => binId === drift.nookId)?.group;
+  const group = plan && id ? groupOfPlan(plan, id) : null;
+  if (by === null || !group) return [];
+  const strays = straysHere(state, drift);
+  const itemIds = [...new Set(strays.map(({ lot }) => lot.itemId))];
+  const lying = new Set(strays.map(({ lot }) => lot.id));
+  const planned = new Set(plan?.placed.flatMap(({ binId }) => binId ?? []).flatMap((one) => nooksWithin(state, one)));
+  const alsoElsewhere = (itemId: string): boolean =>
+    state.lotsOf(itemId).some((lot) => lot.quantityThousandths > 0 && !lying.has(lot.id) && planned.has(lot.nookId));
+  if (itemIds.some(alsoElsewhere)) return [];
+  return itemIds.flatMap((itemId): Op[] => {
+    const item = state.get('item', itemId);
+    if (!item) return [];
+    const traits = item.traits ?? { weightGrams: null, volumeMl: null, textile: null, groups: {} };
+    const groups = { ...traits.groups, [by]: wordsOfGroup(planGroupId(group)) };
+    return [{ op: 'change', entity: 'item', id: itemId, fields: { traits: { ...traits, groups } } }];
+  });
 }
 
 /** Things on a shelf that is for others, with the place where most of their kind is and nothing speaks against them. */
@@ -51,8 +90,8 @@ function isMeantThere(state: HouseholdState, lot: LotRow, nookId: string): boole
 }
 
 /**
- * Takes over what is: the plan has the bin where it stands, without the group that is gone, with the bin that may be empty; the shelf
- * is for these things too; the label was written anew; what was a set is counted singly. Empty: there is nothing to take over.
+ * Takes over what is: the plan has the bin where it stands, without the bin or group that is gone, with the bin that may be empty; things are
+ * of the group of their bin; the shelf is for these things too; the label was written anew; what was a set is counted singly. Empty: there is nothing to take over.
  */
 export function opsForTakingOver(state: HouseholdState, drift: Drift, context: OpContext): Op[] {
   const { kind, spaceId, nookId, key } = drift;
@@ -65,11 +104,13 @@ export function opsForTakingOver(state: HouseholdState, drift: Drift, context: O
       return [{ op: 'change', entity: 'plan', id: plan.id, fields: { placed } }];
     }
     case 'gone': {
-      const group = plan?.placed.find((one) => one.key === key)?.group;
-      if (!plan || group === undefined || group === null) return [];
-      const placed = plan.placed.filter((one) => one.group !== group);
+      const planned = plan?.placed.find((one) => one.key === key);
+      if (!plan || !planned || (!planned.binId && planned.group === null)) return [];
+      const placed = plan.placed.filter((one) => (planned.binId ? one.key !== key : one.group !== planned.group));
       return [{ op: 'change', entity: 'plan', id: plan.id, fields: { placed } }];
     }
+    case 'stray':
+      return opsForSameGroup(state, drift);
     case 'empty':
       return opsWithoutBin(state, drift);
     case 'purpose':
@@ -97,7 +138,8 @@ function opsWithoutBin(state: HouseholdState, drift: Drift): Op[] {
   const groups = plan.groups.map((group) =>
     group.binIds ? { ...group, binIds: group.binIds.filter((id) => !within.has(id)) } : group,
   );
-  return [{ op: 'change', entity: 'plan', id: plan.id, fields: { groups } }];
+  const placed = plan.placed.map((one) => (one.binId && within.has(one.binId) ? { ...one, binId: null } : one));
+  return [{ op: 'change', entity: 'plan', id: plan.id, fields: { groups, placed } }];
 }
 
 /** A shelf is for what lies on it as well. Empty: its list of things is full. */

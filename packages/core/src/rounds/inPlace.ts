@@ -2,7 +2,7 @@
 import { addDays, weekday, type CivilDate } from '../base';
 import type { HouseholdState, Op } from '../household';
 import type { OpContext } from '../stock';
-import { driftOf, type Drift } from './drift';
+import { binsOfPlan, driftOf, type Drift } from './drift';
 
 export interface Share {
   places: number;
@@ -18,8 +18,7 @@ export function shareInPlace(state: HouseholdState, drifted: readonly Drift[] = 
   const add = (id: string): void => {
     if (state.nook(id)?.row.retired === false) places.add(id);
   };
-  for (const { status, groups } of state.all('plan'))
-    if (status === 'chosen') for (const { binIds } of groups) binIds?.forEach(add);
+  for (const plan of state.all('plan')) if (plan.status === 'chosen') binsOfPlan(plan).forEach(add);
   for (const { id, containerId } of state.all('bin')) if (containerId) add(id);
   for (const { nookId } of state.all('label')) add(nookId);
   for (const { id, purpose } of state.all('shelf')) if (purpose) add(id);

@@ -1,10 +1,11 @@
 export { type Drift, driftOf } from './drift';
-export { opsForPuttingRight, opsForTakingOver, strayHomes } from './driftOps';
+export { opsForPuttingRight, opsForTakingOver, strayHomes, straysHere } from './driftOps';
 export { type CalendarHolding, homeCalendar } from './calendar';
 export { READY_MADE, type ReadyMade } from './readyMade';
-export { clockTime, comingsOf, dueDays, nextDue, type RhythmProblem, rhythmProblem } from './rhythm';
+export { comingsOf, dueDays, nextDue, type RhythmProblem, rhythmProblem } from './rhythm';
 export { opsForAfresh, opsForBookedStep, opsForTick, opsForUntick } from './roundOps';
 export { homeElsewhere, PILL_KEY, REFILL_KEY, type RoundStep, stepsOfRound, SWAP_KEY } from './steps';
+export { choiceOfRule, isDateOfSomeYear, type Nth, NTHS, type RuleChoice, ruleOfChoice } from './ruleChoice';
 export {
   AFRESH_FROM,
   type RoundNow,

@@ -71,19 +71,6 @@ export function dueDays(
 const daysFromTo = (from: CivilDate, to: CivilDate): number =>
   Math.round((Date.parse(`${to}T00:00:00Z`) - Date.parse(`${from}T00:00:00Z`)) / 86_400_000);
 
-const CLOCK = /^(?:[01]\d|2[0-3]):[0-5]\d$/;
-/**
- * The time of a round as it is kept, from what was typed or came: `7:30` is `07:30`.
- * @returns null: it is no time of a day
- */
-export function clockTime(text: string | null | undefined): string | null {
-  const padded = (text ?? '')
-    .trim()
-    .replace(/^(\d)[:.]/, '0$1:')
-    .replace('.', ':');
-  return CLOCK.test(padded) ? padded : null;
-}
-
 /** The next day after one on which it falls due; null: none within a year and some. */
 export const nextDue = (
   rhythm: Rhythm,

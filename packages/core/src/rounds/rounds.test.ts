@@ -110,6 +110,32 @@ describe('where a round stands', () => {
     expect(now.last).toEqual({ on: '2026-11-12', personId: 'Ada' });
     expect(now.strip[3]).toMatchObject({ doneOn: '2026-11-12', personId: 'Ada' });
   });
+  it('said by two at once, it is one state in whatever order it came', () => {
+    const ticks = [
+      tick('2026-11-25', { id: 'b', personId: 'Bo', minutes: 20 }),
+      tick('2026-11-25', { id: 'a', personId: 'Ada', minutes: 9 }),
+    ];
+    const [one, other] = [ticks, [...ticks].reverse()].map((order) => roundNow(round(), order, TODAY));
+    expect(one).toEqual(other);
+    expect(one!.strip.find(({ dueOn }) => dueOn === '2026-11-25')).toMatchObject({ personId: 'Ada', minutes: 9 });
+  });
+  it('a phone with a clock years ahead does not put a round off for years, and it is said', () => {
+    const every = round({ rhythm: after(75), startsOn: '2026-09-01' });
+    const now = roundNow(every, [tick('2026-09-01', { on: '2030-05-03' })], TODAY);
+    expect(now).toMatchObject({ oddDay: '2030-05-03', last: { on: '2026-09-01' }, due: { dueOn: '2026-11-15' } });
+    // Tomorrow it may already be, where somebody else is.
+    expect(roundNow(every, [tick('2026-09-01', { on: '2026-11-28' })], TODAY).oddDay).toBeNull();
+  });
+  it('a phone with a clock years behind does not end a round', () => {
+    const every = round({ rhythm: after(75), startsOn: '2026-09-01' });
+    const now = roundNow(every, [tick('2026-09-01'), tick('2026-11-15', { on: '2020-01-01' })], TODAY);
+    expect(now).toMatchObject({ due: null, next: '2027-01-29', last: { on: '2026-11-15' } });
+  });
+  it('what comes once is done once', () => {
+    const once = round({ rhythm: rule('FREQ=DAILY;COUNT=1'), startsOn: '2026-11-20' });
+    expect(roundNow(once, [], TODAY)).toMatchObject({ due: { dueOn: '2026-11-20' }, lateDays: 7 });
+    expect(roundNow(once, [tick('2026-11-20')], TODAY)).toMatchObject({ due: null, next: null });
+  });
   it('moved to another day, the later word counts; two said on one day come to the same in whatever order', () => {
     const moves = [
       tick('2026-11-25', { what: 'moved', toOn: '2026-11-28', on: '2026-11-25' }),

@@ -1,10 +1,12 @@
 /** What there is to do in a turn of a round, place by place. */
 import { addDays, type CivilDate } from '../base';
 import { withPillBox } from '../care';
+import { purposeOf } from '../handling';
 import type { HouseholdState, LotRow, RoundRow } from '../household';
 import { refillsOf, type Refill } from '../restock';
 import { nooksWithin } from '../spaces';
 import { stockOf } from '../stock';
+import { nextDue } from './rhythm';
 
 /** One step. Its key is the same on every device. */
 export interface RoundStep {
@@ -30,12 +32,20 @@ export const SWAP_KEY = 's ';
 /** What the key of a filled pill box begins with; the person's id follows. */
 export const PILL_KEY = 'p ';
 
-/** An expiry round looks at what ends within so many days. Own default. */
+/** An expiry round looks at what ends before it comes again, and at least within so many days. Own default. */
 const ENDS_WITHIN_DAYS = 14;
+
+/** Up to which day a round looks at dates: what ends before its next turn is looked at in this one. */
+export function endsUntil({ rhythm, startsOn }: RoundRow, today: CivilDate, dueOn: CivilDate): CivilDate {
+  const least = addDays(today, ENDS_WITHIN_DAYS);
+  const next = nextDue(rhythm, startsOn, today, today < dueOn ? dueOn : today);
+  return next !== null && next > least ? next : least;
+}
 
 /**
  * The steps of a round as the home is today: its own words first, then what its kind finds at its places, in walking order.
- * - `expiry`, `medicine`: places where something is too late or ends within two weeks, with those lots
+ * - `expiry`: places where something is too late or ends before the round comes again, with those lots
+ * - `medicine`: the same, of medicines only
  * - `count`, `supplies`: its places, with all that lies there
  * - `catch_all`: its places, with what lies there and since when
  * - `condition`: places where something is to be mended, washed or repainted, is worn or lacks a part
@@ -70,9 +80,13 @@ export function stepsOfRound(state: HouseholdState, round: RoundRow, today: Civi
     case 'expiry':
     case 'medicine': {
       const within = round.nookIds.length === 0 ? null : new Set(round.nookIds.flatMap((id) => nooksWithin(state, id)));
+      const until = endsUntil(round, today, dueOn);
+      // What was noted under Care, and what is one by its name or category.
+      const medicines = round.kind === 'medicine' ? new Set(state.all('medicine').map(({ itemId }) => itemId)) : null;
       const due = stockOf(state)
-        .dueUntil(today)
-        .filter(({ due: { on } }) => on <= addDays(today, ENDS_WITHIN_DAYS))
+        .dated()
+        .filter(({ due: { on } }) => on <= until)
+        .filter(({ item }) => medicines === null || medicines.has(item.id) || purposeOf(item) === 'medicine')
         .filter(({ lot }) => within === null || within.has(lot.nookId));
       const places = new Map<string, LotRow[]>();
       for (const { lot } of due) places.set(lot.nookId, [...(places.get(lot.nookId) ?? []), lot]);

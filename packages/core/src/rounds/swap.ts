@@ -1,6 +1,7 @@
 /** Bins that change places when the season turns. */
 import type { BinRow, HouseholdState, Op } from '../household';
 import { standProblem, type StandProblem } from '../spaces';
+import { livingBin } from './drift';
 
 /**
  * Why two bins cannot change places.
@@ -10,10 +11,6 @@ import { standProblem, type StandProblem } from '../spaces';
  */
 export type SwapProblem = { kind: 'gone' } | { kind: 'same' } | StandProblem;
 
-const living = (state: HouseholdState, id: string): BinRow | null => {
-  const bin = state.get('bin', id);
-  return bin && !bin.retired ? bin : null;
-};
 /** Whether a bin stands in another one, however deep. */
 function standsIn(state: HouseholdState, bin: BinRow, otherId: string): boolean {
   for (let at = bin.parentBinId; at !== null; at = state.get('bin', at)?.parentBinId ?? null)
@@ -23,7 +20,7 @@ function standsIn(state: HouseholdState, bin: BinRow, otherId: string): boolean 
 
 /** What speaks against it, as far as both were measured; null: nothing known does. */
 export function swapProblem(state: HouseholdState, oneId: string, otherId: string): SwapProblem | null {
-  const [one, other] = [living(state, oneId), living(state, otherId)];
+  const [one, other] = [livingBin(state, oneId), livingBin(state, otherId)];
   if (!one || !other) return { kind: 'gone' };
   if (one.id === other.id || standsIn(state, one, other.id) || standsIn(state, other, one.id)) return { kind: 'same' };
   return against(state, one, other) ?? against(state, other, one);
@@ -35,7 +32,7 @@ const against = (state: HouseholdState, bin: BinRow, place: BinRow): StandProble
 
 /** Each stands where the other stood. Empty: they cannot. */
 export function opsForSwappingPlaces(state: HouseholdState, oneId: string, otherId: string): Op[] {
-  const [one, other] = [living(state, oneId), living(state, otherId)];
+  const [one, other] = [livingBin(state, oneId), livingBin(state, otherId)];
   if (!one || !other || swapProblem(state, oneId, otherId)) return [];
   const placeOf = ({ shelfId, parentBinId, leftTenthMm, sort }: BinRow) => ({
     shelfId,

@@ -34,37 +34,58 @@ export interface RoundNow {
   strip: Turn[];
   /** When all of it was last done, and by whom; null: never. */
   last: { on: CivilDate; personId: string | null } | null;
+  /** Something of it was said on this day, which is still to come: the clock of a phone is wrong; null: nothing was. */
+  oddDay: CivilDate | null;
   /** Turns of the strip and before it that nobody did. */
   missed: number;
   /** As it was usually: the mean of what was measured; null: never measured. */
   usualMinutes: number | null;
 }
 
-/** The ticks of each round's turns. */
+/** The same order on every device, in whichever order the rows came: by their day, of one day by their ids. */
+const byDay = (a: RoundTickRow, b: RoundTickRow): number =>
+  a.on < b.on ? -1 : a.on > b.on ? 1 : a.id < b.id ? -1 : a.id > b.id ? 1 : 0;
+
+/** The ticks of a round's turns, in the order of their days. */
 export const ticksOf = (state: HouseholdState, roundId: string): RoundTickRow[] =>
-  state.all('round_tick').filter((tick) => tick.roundId === roundId);
+  state
+    .all('round_tick')
+    .filter((tick) => tick.roundId === roundId)
+    .sort(byDay);
 
-/** When a round was last done; null: never. */
-const lastDone = (ticks: readonly RoundTickRow[]): CivilDate | null =>
-  ticks.reduce<CivilDate | null>(
-    (last, { what, on }) => ((what === 'done' || what === 'skipped') && (last === null || on > last) ? on : last),
-    null,
-  );
+/** Today is another day elsewhere; further ahead a clock is wrong. */
+const isAhead = (on: CivilDate, today: CivilDate): boolean => on > addDays(today, 1);
 
-function lastOf(ticks: readonly RoundTickRow[]): RoundNow['last'] {
-  const done = ticks.filter(({ what }) => what === 'done').sort((a, b) => (a.on < b.on ? -1 : a.on > b.on ? 1 : 0));
-  const last = done.at(-1);
-  return last ? { on: last.on, personId: last.personId } : null;
+/** The day on which a turn was done, as far as the clock of the phone that said so can be believed: else the day on which it fell due. */
+function believed({ on, dueOn }: RoundTickRow, { days }: RoundRow['rhythm'], today: CivilDate): CivilDate {
+  const behind = days !== null && on < addDays(dueOn, -days);
+  return isAhead(on, today) || behind ? dueOn : on;
+}
+
+/** When a round was last done or skipped; null: never. */
+const lastClosed = (ticks: readonly RoundTickRow[], { rhythm }: RoundRow, today: CivilDate): CivilDate | null =>
+  ticks
+    .filter(({ what }) => what === 'done' || what === 'skipped')
+    .map((tick) => believed(tick, rhythm, today))
+    .sort()
+    .at(-1) ?? null;
+
+function lastOf(ticks: readonly RoundTickRow[], { rhythm }: RoundRow, today: CivilDate): RoundNow['last'] {
+  const done = ticks
+    .filter(({ what }) => what === 'done')
+    .map((tick) => ({ on: believed(tick, rhythm, today), personId: tick.personId }));
+  return done.sort((a, b) => (a.on < b.on ? -1 : a.on > b.on ? 1 : 0)).at(-1) ?? null;
 }
 
 /** Where a round stands today. @param comings see `comingsOf` */
 export function roundNow(
   round: RoundRow,
-  ticks: readonly RoundTickRow[],
+  said: readonly RoundTickRow[],
   today: CivilDate,
   comings: readonly CivilDate[] = [],
 ): RoundNow {
-  const done = lastDone(ticks);
+  const ticks = [...said].sort(byDay);
+  const done = lastClosed(ticks, round, today);
   const { rhythm, startsOn } = round;
   const from = addDays(today, -LOOKED_BACK_DAYS);
   // A rhythm counted from the last time has no days of its own in the past: its turns are those that were done.
@@ -88,7 +109,8 @@ export function roundNow(
     round,
     due,
     lateDays: due ? Math.max(0, daysBetween(due.on, today)) : 0,
-    last: lastOf(ticks),
+    last: lastOf(ticks, round, today),
+    oddDay: ticks.find(({ on }) => isAhead(on, today))?.on ?? null,
     next: ahead?.on ?? nextDue(rhythm, startsOn, done, today),
     strip: turns.filter(({ on }) => on >= addDays(today, -STRIP_DAYS.back)),
     missed: turns.filter(({ state }) => state === 'missed').length,

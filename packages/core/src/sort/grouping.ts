@@ -48,6 +48,13 @@ const known = (group: KnownGroup): GroupKey => ({ kind: 'known', group });
 export const groupId = (key: GroupKey): string => (key.kind === 'own' ? `own:${key.name}` : `known:${key.group}`);
 
 /**
+ * What is written of a thing so that it falls into a group, by the group's id.
+ * @example wordsOfGroup('known:all_year') //=> 'all year'
+ */
+export const wordsOfGroup = (id: string): string =>
+  id.startsWith('own:') ? id.slice('own:'.length) : id.slice('known:'.length).replaceAll('_', ' ');
+
+/**
  * The group a thing falls into by a way of grouping: as the household wrote it, else by what its tags, name and last use say.
  * @returns `unsorted` when nothing says
  */

@@ -7,4 +7,14 @@ export {
   suggestHome,
 } from './clearOut';
 export { likelyVerdict, type LikelyVerdict } from './likelyVerdict';
-export { binsNeeded, groupThings, type GroupKey, type KnownGroup, lotsWithin, type ThingGroup } from './grouping';
+export {
+  binsNeeded,
+  groupId,
+  type GroupKey,
+  groupOf,
+  groupThings,
+  type KnownGroup,
+  lotsWithin,
+  type ThingGroup,
+  wordsOfGroup,
+} from './grouping';

@@ -19,7 +19,7 @@ import { Button } from '@/kit/press/Button';
 import { figureWords } from '@/kit/text/counted';
 import { clockWords } from '@/kit/text/dayWords';
 import { Strong, Text } from '@/kit/text/Text';
-import { useHousehold } from '@/shared/HouseholdProvider';
+import { useHousehold, useHouseholdContext } from '@/shared/HouseholdProvider';
 import { opContext } from '@/shared/opContext';
 import { PersonChoice } from '@/shared/PersonChoice';
 import { useOwnPerson } from '@/shared/useOwnPerson';
@@ -48,6 +48,8 @@ export function GiveDialog({
   onClose: () => void;
 }) {
   const { unit } = useHome();
+  const { me } = useHouseholdContext();
+  const order = useHousehold(({ state }) => state.get('household', me.householdId)?.dateOrder ?? null);
   const runCommand = useRunCommand();
   const [amount, setAmount] = useState(now?.given[0]?.amount ?? '');
   const [when, setWhen] = useState<When>('now');
@@ -64,7 +66,7 @@ export function GiveDialog({
     byName: byId === null ? null : (state.get('person', byId)?.name ?? null),
   }));
   const temperature = readTemperature(warm, unit);
-  const atMs = when === 'now' ? nowMs : lastTimeAt(time, nowMs);
+  const atMs = when === 'now' ? nowMs : lastTimeAt(time, nowMs, order);
   const range = [BODY_TEMPERATURE.least, BODY_TEMPERATURE.most].map((tenth) => temperatureWords(tenth, unit));
   const warmProblem =
     warm.trim() === ''
@@ -76,7 +78,7 @@ export function GiveDialog({
         : undefined;
   const timeProblem =
     when === 'before' && atMs === null && (sent || time.trim() !== '')
-      ? `“${time}” is no time; write for example 14:05.`
+      ? `“${time}” is no time that has been; write for example 14:05 or yesterday 22:10.`
       : undefined;
   const save = (): void => {
     setSent(true);
@@ -130,7 +132,7 @@ export function GiveDialog({
           label="At what time"
           value={time}
           onChangeText={setTime}
-          placeholder="14:05"
+          placeholder="14:05, yesterday 22:10"
           inputMode="text"
           hint={atMs === null ? undefined : momentWords(new Date(atMs).toISOString(), nowMs)}
           problem={timeProblem}

@@ -1,5 +1,7 @@
 import {
   medicineOf,
+  opsForMedicine,
+  opsForNoMedicine,
   sameIngredient,
   type ItemRow,
   type MedicineFields,
@@ -50,10 +52,14 @@ function OpenMedicine({
   const [forWhat, setForWhat] = useState((medicine?.forWhat ?? []).join(', '));
   const [personIds, setPersonIds] = useState<readonly string[]>(medicine?.personIds ?? []);
   const [typing, setTyping] = useState<'package' | 'pills' | null>(null);
-  const { people, alike, typedBy } = useHousehold(({ state, version }) => ({
+  const { people, alike, typedBy, state } = useHousehold(({ state, version }) => ({
     version,
+    state,
     people: state.all('person').map(({ id, name }) => ({ id, name })),
-    alike: sameIngredient(state, medicine).flatMap((one) => state.get('item', one.itemId)?.name ?? []),
+    // By what stands in the field, saved or not.
+    alike: sameIngredient(state, { itemId: item.id, ingredient }).flatMap(
+      (one) => state.get('item', one.itemId)?.name ?? [],
+    ),
     typedBy: (id: string | null) => (id === null ? null : (state.get('person', id)?.name ?? null)),
   }));
   const fields = (): Omit<MedicineFields, 'limits' | 'pills'> => ({
@@ -67,13 +73,7 @@ function OpenMedicine({
     personIds: [...personIds],
   });
   const save = (more: Pick<MedicineFields, 'limits' | 'pills'>, done: string): void =>
-    void runCommand(
-      'medicine_saved',
-      medicine
-        ? [{ op: 'change', entity: 'medicine', id: medicine.id, fields: { ...fields(), ...more } }]
-        : [{ op: 'create', entity: 'medicine', id: opContext().newId(), fields: { ...fields(), ...more } }],
-      done,
-    );
+    void runCommand('medicine_saved', opsForMedicine(state, { ...fields(), ...more }, opContext()), done);
   const [limits, pills] = [medicine?.limits ?? [], medicine?.pills ?? []];
   const withoutPillsOf = (personId: string): PillsTyped[] => pills.filter((one) => one.personId !== personId);
   if (typing === 'pills')
@@ -119,7 +119,7 @@ function OpenMedicine({
         onChangeText={setIngredient}
         maxLength={80}
       />
-      {alike.length > 0 ? <Strong>{`The same ingredient as: ${alike.join(', ')}.`}</Strong> : null}
+      {alike.length > 0 ? <Strong>{`Also in: ${alike.join(', ')}.`}</Strong> : null}
       <Field
         label="What for (comma between)"
         placeholder="Fever, Pain"
@@ -172,7 +172,7 @@ function OpenMedicine({
             onClose();
             void runCommand(
               'medicine_removed',
-              [{ op: 'retire', entity: 'medicine', id: medicine.id }],
+              opsForNoMedicine(state, item.id),
               `${item.name} is a thing like others again; its log is kept.`,
             );
           }}

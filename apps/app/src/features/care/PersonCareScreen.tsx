@@ -5,6 +5,7 @@ import {
   limitFor,
   mayRead,
   medicineOf,
+  medicinesIn,
   oldestFirst,
   placePath,
   sameIngredient,
@@ -70,8 +71,7 @@ function OnePerson({ person }: { person: PersonRow }) {
   const [dialog, setDialog] = useState<'give' | 'temperature' | 'package' | null>(null);
   const { entries, things, state } = useHousehold((snapshot) => {
     const all = entriesOf(snapshot.state, person.id);
-    const own = snapshot.state
-      .all('medicine')
+    const own = medicinesIn(snapshot.state)
       .filter(({ personIds }) => personIds.length === 0 || personIds.includes(person.id))
       .map(({ itemId }) => itemId);
     const ids = [...new Set([...all.flatMap(({ itemId }) => (itemId === null ? [] : [itemId])), ...own])];
@@ -182,7 +182,7 @@ function ByThePackage({
 }) {
   const width = Math.min(useContentWidth(), 720) - 32;
   const day = today();
-  const { lots, guide, unlocked, typedBy, alikeNames, ingredient } = useHousehold(({ state, version }) => {
+  const { lots, guide, unlocked, typedBy, alikeNames, givenNames, ingredient } = useHousehold(({ state, version }) => {
     const medicine = medicineOf(state, item.id);
     const limit = limitFor(medicine, person.id);
     const own = state.lotsOf(item.id);
@@ -192,7 +192,12 @@ function ByThePackage({
       guide: guideOf(state),
       unlocked: own.some(({ nookId }) => placePath(state, nookId)?.space?.locked === false),
       typedBy: limit?.typedById ? (state.get('person', limit.typedById)?.name ?? null) : null,
-      alikeNames: sameIngredient(state, medicine).flatMap((one) => state.get('item', one.itemId)?.name ?? []),
+      alikeNames: [...new Set(sameIngredient(state, medicine).map(({ itemId }) => itemId))].flatMap(
+        (id) => state.get('item', id)?.name ?? [],
+      ),
+      givenNames: [...new Set(now.alike.map(({ itemId }) => itemId))].flatMap((id) =>
+        id === null ? [] : (state.get('item', id)?.name ?? []),
+      ),
       ingredient: medicine?.ingredient ?? null,
     };
   });
@@ -224,8 +229,8 @@ function ByThePackage({
       {alikeNames.length > 0 ? (
         <Strong role="note">
           {now.alike.length > 0
-            ? `${ingredient} was also given as ${alikeNames.join(', ')} within 24 hours; it is counted with it.`
-            : `The same active ingredient is in ${alikeNames.join(', ')}.`}
+            ? `An active ingredient of it was also given with ${givenNames.join(', ')} within 24 hours: counted with it.`
+            : `An active ingredient of it is also in ${alikeNames.join(', ')}.`}
         </Strong>
       ) : null}
       {now.ahead.length > 0 ? (

@@ -1,4 +1,4 @@
-import { PILL_DAYS, PILL_TIMES, quantityField, type MedicineRow, type PillsTyped } from '@ours/core';
+import { RULE_DAYS, PILL_TIMES, quantityField, type MedicineRow, type PillsTyped } from '@ours/core';
 import { useState } from 'react';
 import { XStack, YStack } from 'tamagui';
 import { Field } from '@/kit/form/Field';
@@ -84,7 +84,7 @@ function PillFields({
       noon: figures.noon.value ?? 0,
       evening: figures.evening.value ?? 0,
       night: figures.night.value ?? 0,
-      days: PILL_DAYS.filter((one) => days.includes(one)),
+      days: RULE_DAYS.filter((one) => days.includes(one)),
       typedById: by,
       typedOn: day,
     });
@@ -110,7 +110,7 @@ function PillFields({
       ) : null}
       <Toggles
         label="On which days; none chosen: every day"
-        all={PILL_DAYS.map((id) => ({ id, name: dayOfWeekName(id) }))}
+        all={RULE_DAYS.map((id) => ({ id, name: dayOfWeekName(id) }))}
         chosen={days}
         onChange={setDays}
       />

@@ -26,7 +26,12 @@ it('a time that was typed is the last one at which the clock showed it', () => {
   expect(lastTimeAt('6:05', now)).toBe(at(25, 6, 5));
   expect(lastTimeAt('22:10', now)).toBe(at(24, 22, 10));
   expect(lastTimeAt('0630', now)).toBe(now);
-  for (const text of ['', '25:00', '12:60', 'noon', '7']) expect(lastTimeAt(text, now)).toBeNull();
+  expect(lastTimeAt('9:15 pm', now)).toBe(at(24, 21, 15));
+  expect(lastTimeAt('yesterday 5:00', now)).toBe(at(24, 5));
+  expect(lastTimeAt('22 nov, 9:15 pm', now)).toBe(at(22, 21, 15));
+  // What is still to come was not given yet, and of two days that it may be none is taken.
+  for (const text of ['', '25:00', '12:60', 'noon', '7', 'today 7:00', '13:00 pm', '5/6 9:00'])
+    expect([text, lastTimeAt(text, now)]).toEqual([text, null]);
 });
 
 it.each([
@@ -34,7 +39,10 @@ it.each([
   ['38,9 °C', 'metric', 389],
   ['102', 'inch', 389],
   ['102.0 °F', 'inch', 389],
+  ['102 f', 'metric', 389],
+  ['38.9 c', 'inch', 389],
   ['389', 'metric', null],
+  ['38.9 k', 'metric', null],
   ['12', 'metric', null],
   ['warm', 'metric', null],
   ['', 'metric', null],

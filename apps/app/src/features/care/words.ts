@@ -2,11 +2,14 @@ import {
   addDays,
   BODY_TEMPERATURE,
   celsiusOf,
+  clockTime,
   fahrenheitOf,
   formatQuantity,
-  PILL_DAYS,
+  RULE_DAYS,
   PILL_TIMES,
+  readDate,
   type BoxPart,
+  type DateHabits,
   type LengthUnit,
   type PackageLimit,
   type PillsTyped,
@@ -72,30 +75,35 @@ export function phoneWords(name: string, minutes: number): string {
 /** From so many minutes on it is said that another phone was not in touch. A phone asks every 45 s, the server notes it once a minute. */
 export const QUIET_MIN = 3;
 
-const TIME = /^([01]?\d|2[0-3])[:.h]?([0-5]\d)$/;
+/** A day before a time: `yesterday 22:10`, `27 nov, 9:15 pm`. */
+const DAY_AND_TIME = /^(?:(.*\S)[\s,]+)?(\d{1,2}(?:[:.h]?\d{2})?(?:\s*[ap]\.?\s?m\.?)?)$/i;
 /**
- * The last time the clock showed this, up to now: `22:10` typed at 06:30 was yesterday.
- * @returns instant, ms; null: it is no time
+ * The last time the clock showed this, up to now: `22:10` typed at 06:30 was yesterday; or on the day that stands before it. On the night
+ * on which clocks are put back it is the later one of two: then the longer waiting is the one that is shown.
+ * @returns instant, ms; null: it is no time, or one that is still to come
  */
-export function lastTimeAt(text: string, nowMs: number): number | null {
-  const found = TIME.exec(text.trim());
-  if (!found) return null;
-  const at = new Date(nowMs);
-  at.setHours(Number(found[1]), Number(found[2]), 0, 0);
-  if (at.getTime() > nowMs) at.setDate(at.getDate() - 1);
-  return at.getTime();
+export function lastTimeAt(text: string, nowMs: number, order: DateHabits['order'] = null): number | null {
+  const [, dayText, timeText] = DAY_AND_TIME.exec(text.trim()) ?? [];
+  const clock = clockTime(timeText);
+  if (clock === null) return null;
+  const reading = dayText ? readDate(dayText, { order, today: today(new Date(nowMs)), facing: 'behind' }) : null;
+  if (reading !== null && reading.kind !== 'date') return null;
+  const at = new Date(`${reading?.on ?? today(new Date(nowMs))}T${clock}:00`);
+  if (reading === null && at.getTime() > nowMs) at.setDate(at.getDate() - 1);
+  const later = new Date(at.getTime() + HOUR_MIN * MINUTE_MS);
+  const twice = later.getTime() <= nowMs && clockWords(later) === clockWords(at);
+  const ms = twice ? later.getTime() : at.getTime();
+  return ms > nowMs ? null : ms;
 }
 
 /** A temperature as it was typed, in tenths of a degree Celsius; null: it is none a person can have. */
 export function readTemperature(text: string, unit: LengthUnit): number | null {
-  const value = Number(
-    text
-      .trim()
-      .replace(',', '.')
-      .replace(/\s*°?\s*[cf]$/i, ''),
-  );
-  if (text.trim() === '' || !Number.isFinite(value)) return null;
-  const celsius = unit === 'metric' ? value : celsiusOf(value);
+  const [, figure, sign] = /^(\d+(?:[.,]\d+)?)\s*°?\s*([cf])?$/i.exec(text.trim()) ?? [];
+  if (figure === undefined) return null;
+  const value = Number(figure.replace(',', '.'));
+  // A sign that was typed counts, whatever the home measures in.
+  const isCelsius = sign === undefined ? unit === 'metric' : sign.toLowerCase() === 'c';
+  const celsius = isCelsius ? value : celsiusOf(value);
   const tenth = Math.round(celsius * 10);
   return tenth >= BODY_TEMPERATURE.least && tenth <= BODY_TEMPERATURE.most ? tenth : null;
 }
@@ -109,8 +117,8 @@ export const PILL_TIME_WORDS: Readonly<Record<PillTime, string>> = {
 /** A Monday: names of the days of a week are counted from it. */
 const A_MONDAY = '2026-11-30';
 /** `Mon` for `MO`. */
-export const dayOfWeekName = (day: (typeof PILL_DAYS)[number]): string =>
-  weekdayWords(addDays(A_MONDAY, PILL_DAYS.indexOf(day)));
+export const dayOfWeekName = (day: (typeof RULE_DAYS)[number]): string =>
+  weekdayWords(addDays(A_MONDAY, RULE_DAYS.indexOf(day)));
 
 const FRACTIONS: Readonly<Record<number, string>> = { 250: '¼', 500: '½', 750: '¾' };
 /** `1`, `½`, `1½`; what is no quarter as a decimal. */

@@ -7,6 +7,7 @@ import {
   shareInPlace,
   sharesByWeek,
   strayHomes,
+  straysHere,
   type Drift,
   type HouseholdState,
   type ItemRow,
@@ -99,6 +100,12 @@ function DriftActs({ one, state, onOpen }: { one: Drift; state: HouseholdState; 
   const item = one.itemId === null ? undefined : state.get('item', one.itemId);
   const missing = item ? piecesMissing(state, item) : null;
   const wish = larger(state, one);
+  const homes =
+    one.kind === 'purpose'
+      ? strayHomes(state, one.nookId)
+      : one.kind === 'stray'
+        ? straysHere(state, one).map(({ lot, toBinId }) => ({ lot, toNookId: toBinId }))
+        : [];
   return (
     <XStack
       paddingHorizontal={16}
@@ -110,9 +117,7 @@ function DriftActs({ one, state, onOpen }: { one: Drift; state: HouseholdState; 
       borderBottomWidth={1}
       borderColor="$borderColor"
     >
-      {one.kind === 'purpose' && right.length > 0 ? (
-        <Small width="100%">{strayHomesWords(state, strayHomes(state, one.nookId))}</Small>
-      ) : null}
+      {homes.length > 0 ? <Small width="100%">{strayHomesWords(state, homes)}</Small> : null}
       {right.length > 0 && words.right ? (
         <Button
           label={words.right}

@@ -140,6 +140,8 @@ export function driftDetail({ kind }: Pick<Drift, 'kind'>, shelf: string): strin
       return `Stands on another shelf; planned: ${shelf}.`;
     case 'gone':
       return 'Planned, but its bin is no longer here.';
+    case 'stray':
+      return 'In a bin that is for others; the plan has them in another one.';
     case 'purpose':
       return 'On a shelf that is for something else.';
     case 'label':
@@ -158,6 +160,12 @@ export const DRIFT_ACTS: Readonly<
 > = {
   moved: { right: 'Put back', rightDone: 'Back', over: 'It stays: change the plan', overDone: 'Planned so' },
   gone: { over: 'Not planned any more', overDone: 'Out of the plan' },
+  stray: {
+    right: 'Take them there',
+    rightDone: 'Moved',
+    over: 'They belong here now',
+    overDone: 'Belongs here now',
+  },
   purpose: {
     right: 'Take them there',
     rightDone: 'Moved',
