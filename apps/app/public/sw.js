@@ -53,3 +53,15 @@ self.addEventListener('fetch', (event) => {
   }
   event.respondWith(caches.match(request, { ignoreSearch: true }).then((kept) => kept ?? fetch(request)));
 });
+
+// A reminder leads to the page it speaks of, in the window that is open if there is one.
+self.addEventListener('notificationclick', (event) => {
+  event.notification.close();
+  const path = event.notification.data ?? '/';
+  event.waitUntil(
+    self.clients.matchAll({ type: 'window' }).then(([open]) => {
+      if (!open) return self.clients.openWindow(path);
+      return open.focus().then((window) => window.navigate(path));
+    }),
+  );
+});

@@ -1,4 +1,6 @@
 export {
+  isInPlace,
+  isStillThere,
   loanOf,
   loanOfLot,
   loanOfNook,
@@ -8,6 +10,7 @@ export {
   opsForGoingOut,
   opsForPacking,
   opsForUsedOfKit,
+  outAmount,
   overdueDays,
   packedOf,
   type Waiting,

@@ -1,6 +1,8 @@
+import { opsForDiscarding } from '../stock';
 import { HouseholdState, type KitRow, type LoanRow, type Op } from '../household';
 import { binFields, idMaker, lotRow, runOps, sampleRows } from '../household/sampleHome.test-support';
 import {
+  isStillThere,
   loanOfLot,
   loanOfNook,
   loansOut,
@@ -10,6 +12,7 @@ import {
   opsForPacking,
   packedOf,
   opsForUsedOfKit,
+  outAmount,
   overdueDays,
   waitingIn,
 } from './out';
@@ -68,6 +71,22 @@ it('fewer come back than went out: the rest is still out', () => {
   expect(loansOut(state)).toEqual([]);
   expect(state.lotsIn('box').map(({ inUseOn }) => inUseOn ?? null)).toEqual([null]);
   expect(total(state)).toBe(3000);
+});
+
+it('what is used up, thrown or put away while it is out is out no more, and only what is left comes back', () => {
+  const state = home();
+  run(state, opsForLending(drill(state), 2000, said(), context));
+  const [loan] = loansOut(state);
+  const out = () => state.get('lot', loan!.whatId)!;
+  run(state, opsForDiscarding(out(), 1000, 'broken', context));
+  expect(outAmount(state, loan!)).toBe(1000);
+  run(state, opsForDiscarding(out(), 1000, 'broken', context));
+  expect([loansOut(state), isStillThere(state, loan!)]).toEqual([[], false]);
+  run(state, opsForGoingOut('inner', said({ what: 'bits' }), context));
+  const [bin] = loansOut(state);
+  expect(bin).toMatchObject({ whatId: 'inner' });
+  state.put({ entity: 'bin', row: { ...state.get('bin', 'inner')!, retired: true } });
+  expect(loansOut(state)).toEqual([]);
 });
 
 it('a bin is taken along: all in it, and in the bins in it, is where the bin is', () => {
@@ -134,7 +153,7 @@ it('what is due back first comes first; undated ones after, the longest out firs
   const loan = (id: string, dueOn: string | null, outOn: string): LoanRow => ({
     ...base(id),
     ...said({ dueOn }),
-    whatId: id,
+    whatId: 'box',
     thousandths: null,
     outOn,
     backOn: null,

@@ -89,12 +89,32 @@ export function loanOfLot(state: HouseholdState, lot: Pick<LotRow, 'id' | 'nookI
   return out.any ? (out.of(lot.id) ?? loanOfNook(state, lot.nookId)) : null;
 }
 
+/**
+ * Whether there is anything that could come back. What went out may have been used up or thrown away since, or its bin or kit put away:
+ * then nothing is out any more.
+ */
+export function isStillThere(state: HouseholdState, { whatId, thousandths }: LoanRow): boolean {
+  if (thousandths !== null) return outAmount(state, { whatId, thousandths }) > 0;
+  const row = state.nook(whatId)?.row ?? state.get('kit', whatId);
+  return row !== undefined && !row.retired;
+}
+
+/** How much of what went out is left. @returns thousandths; of a bin or kit 0 */
+export const outAmount = (
+  state: HouseholdState,
+  { whatId, thousandths }: Pick<LoanRow, 'whatId' | 'thousandths'>,
+): number => Math.min(thousandths ?? 0, state.get('lot', whatId)?.quantityThousandths ?? 0);
+
+/** Whether a lot lies where it is recorded: it is neither lent nor in use somewhere, nor is the bin that it lies in. */
+export const isInPlace = (state: HouseholdState, lot: LotRow): boolean =>
+  (lot.inUseOn ?? null) === null && loanOfLot(state, lot) === null;
+
 /** All that is out: what is due back first, then by since when. */
 export function loansOut(state: HouseholdState): LoanRow[] {
   const key = ({ dueOn, outOn }: LoanRow): string => `${dueOn ?? '9999'} ${outOn}`;
   return state
     .all('loan')
-    .filter(({ backOn }) => backOn === null)
+    .filter((loan) => loan.backOn === null && isStillThere(state, loan))
     .sort((a, b) => (key(a) < key(b) ? -1 : key(a) > key(b) ? 1 : a.id < b.id ? -1 : 1));
 }
 
@@ -141,7 +161,7 @@ export function opsForBringingBack(
   thousandths: number | null,
   context: OpContext,
 ): Op[] {
-  const out = loan.thousandths;
+  const out = loan.thousandths === null ? null : outAmount(state, loan);
   const back = out === null || thousandths === null ? out : Math.min(out, thousandths);
   const rest = out === null || back === null ? 0 : out - back;
   const fields = rest > 0 ? { thousandths: rest } : { backOn: context.today };

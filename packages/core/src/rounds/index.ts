@@ -5,7 +5,7 @@ export { READY_MADE, type ReadyMade } from './readyMade';
 export { comingsOf, dueDays, nextDue, type RhythmProblem, rhythmProblem } from './rhythm';
 export { opsForAfresh, opsForBookedStep, opsForTick, opsForUntick } from './roundOps';
 export { homeElsewhere, PILL_KEY, REFILL_KEY, type RoundStep, stepsOfRound, SWAP_KEY } from './steps';
-export { choiceOfRule, isDateOfSomeYear, type Nth, NTHS, type RuleChoice, ruleOfChoice } from './ruleChoice';
+export { choiceOfRule, isDateOfSomeYear, type Nth, NTHS, ONCE, type RuleChoice, ruleOfChoice } from './ruleChoice';
 export {
   AFRESH_FROM,
   type RoundNow,

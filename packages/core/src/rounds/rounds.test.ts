@@ -1,3 +1,4 @@
+import { addDays } from '../base';
 import {
   applyCommand,
   HouseholdState,
@@ -15,6 +16,7 @@ import {
   runOps,
   sampleRows,
 } from '../household/sampleHome.test-support';
+import { opsForGoingOut } from '../lending';
 import { opsForRefill } from '../restock';
 import { READY_MADE } from './readyMade';
 import { comingsOf, dueDays, nextDue, rhythmProblem } from './rhythm';
@@ -81,9 +83,10 @@ describe('rhythms', () => {
     [after(75), null],
   ] as const)('%j: %s', (rhythm, problem) => expect(rhythmProblem(rhythm, '2026-11-27')).toBe(problem));
   it('every ready-made one falls due', () => {
-    for (const { rhythm } of READY_MADE) {
-      expect(rhythmProblem(rhythm, '2026-11-27')).toBeNull();
-      expect(nextDue(rhythm, '2026-11-27', '2026-11-27', '2026-11-27')).not.toBeNull();
+    for (const { rhythm, startsInDays } of READY_MADE) {
+      const startsOn = addDays('2026-11-27', startsInDays);
+      expect(rhythmProblem(rhythm, startsOn)).toBeNull();
+      expect(nextDue(rhythm, startsOn, null, '2026-11-26')! >= startsOn).toBe(true);
     }
   });
 });
@@ -204,6 +207,41 @@ describe('steps', () => {
     state.put({ entity: 'lot', row: lotRow('cream', { itemId: 'cream', nookId: 'bin2' }) });
     const steps = stepsOfRound(state, round({ kind: 'count', nookIds: ['bin2', 'bin'] }), TODAY);
     expect(steps.map(({ nookId }) => nookId)).toEqual(['bin2', 'bin']);
+  });
+  it('what is lent, and what lies in a bin that is lent, is neither counted nor sorted', () => {
+    const state = home();
+    state.put({ entity: 'lot', row: lotRow('here', { itemId: 'cream', nookId: 'bin2' }) });
+    state.put({
+      entity: 'lot',
+      row: { ...lotRow('used', { itemId: 'cream', nookId: 'bin2' }), inUseOn: '2026-11-20' },
+    });
+    const steps = (kind: 'count' | 'catch_all') => stepsOfRound(state, round({ kind, nookIds: ['bin2'] }), TODAY);
+    for (const kind of ['count', 'catch_all'] as const)
+      expect(steps(kind).map(({ lots }) => lots.map(({ id }) => id))).toEqual([['here']]);
+    const context = { newId: idMaker(), now: `${TODAY}T10:00:00.000Z`, today: TODAY };
+    const said = { way: 'lent' as const, to: 'the mill', what: 'bin', dueOn: null, byId: null };
+    runOps(state, opsForGoingOut('bin2', said, context), context);
+    expect(steps('count')).toEqual([]);
+  });
+  it('a medicine round looks at medicines only, and as far ahead as its next turn', () => {
+    const state = home();
+    for (const id of ['plasters', 'ibuprofen'])
+      state.put({ entity: 'item', row: { ...base(id), ...itemFields({ name: id }) } });
+    const noted = { ingredient: null, forWhat: [], personIds: [], limits: [], pills: null };
+    state.put({ entity: 'medicine', row: { ...base('m'), itemId: 'plasters', ...noted } });
+    const put = (id: string, itemId: string, expiresOn: string): void =>
+      state.put({ entity: 'lot', row: lotRow(id, { itemId, nookId: 'bin2', expiresOn }) });
+    put('cream soon', 'cream', '2026-12-01');
+    put('noted', 'plasters', '2026-12-05');
+    put('by its name', 'ibuprofen', '2027-02-20');
+    put('after the next turn', 'ibuprofen', '2027-03-05');
+    const quarterly = round({
+      kind: 'medicine',
+      rhythm: rule('FREQ=MONTHLY;INTERVAL=3;BYMONTHDAY=1'),
+      startsOn: '2026-12-01',
+    });
+    const [step] = stepsOfRound(state, quarterly, '2026-12-01', '2026-12-01');
+    expect(step!.lots.map(({ id }) => id).sort()).toEqual(['by its name', 'noted']);
   });
   it('what lies in a catch-all and is elsewhere as well has its home there', () => {
     const state = home();

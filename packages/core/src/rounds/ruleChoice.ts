@@ -1,6 +1,9 @@
 /** The rules one chooses in words, as RFC 5545 writes them, and back. */
 import { daysInMonth, partsOfRule, RULE_DAYS, type RuleDay } from '../base';
 
+/** What comes once, on its first day. */
+export const ONCE = 'FREQ=DAILY;COUNT=1';
+
 /** Which of its kind in a month; -1: the last. */
 export const NTHS = [1, 2, 3, 4, -1] as const;
 export type Nth = (typeof NTHS)[number];

@@ -3,6 +3,7 @@ import { addDays, type CivilDate } from '../base';
 import { withPillBox } from '../care';
 import { purposeOf } from '../handling';
 import type { HouseholdState, LotRow, RoundRow } from '../household';
+import { isInPlace } from '../lending';
 import { refillsOf, type Refill } from '../restock';
 import { nooksWithin } from '../spaces';
 import { stockOf } from '../stock';
@@ -70,11 +71,15 @@ export function stepsOfRound(state: HouseholdState, round: RoundRow, today: Civi
     refill: null,
     swap: null,
   });
-  /** Its places with all that lies there. */
+  /** Its places with all that lies there: what is lent or in use elsewhere is neither seen nor counted. */
   const whole = (): RoundStep[] =>
-    round.nookIds
-      .flatMap((id) => nooksWithin(state, id))
-      .map((id) => at(id, presentIn(state, id)))
+    [...new Set(round.nookIds.flatMap((id) => nooksWithin(state, id)))]
+      .map((id) =>
+        at(
+          id,
+          presentIn(state, id).filter((lot) => isInPlace(state, lot)),
+        ),
+      )
       .filter(({ lots }) => lots.length > 0);
   switch (round.kind) {
     case 'expiry':

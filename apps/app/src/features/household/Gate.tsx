@@ -7,6 +7,7 @@ import { useSession } from '@/shared/SessionProvider';
 import { Button } from '@/kit/press/Button';
 import { connectionWords } from '@/features/sync/words';
 import { ActionsButton, KeysAnywhere } from '@/features/actions';
+import { RoundReminder } from '@/features/reminders';
 import { ScansAnywhere } from '@/features/scan';
 import { DoneProvider } from '@/shared/DoneProvider';
 import { ScanProvider } from '@/shared/ScanProvider';
@@ -51,6 +52,7 @@ export function Gate({ children }: { children: ReactNode }) {
                   <WholeHome>{children}</WholeHome>
                 </Shell>
                 <KeysAnywhere />
+                <RoundReminder />
               </ScanProvider>
             </DoneProvider>
           </ScreenCorner.Provider>

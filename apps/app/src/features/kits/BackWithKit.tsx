@@ -4,12 +4,12 @@ import { XStack, YStack } from 'tamagui';
 import { Stepper } from '@/kit/form/Stepper';
 import { Dialog } from '@/kit/layout/Dialog';
 import { Button } from '@/kit/press/Button';
-import { counted, figureWords } from '@/kit/text/counted';
+import { counted } from '@/kit/text/counted';
 import { Small, Strong } from '@/kit/text/Text';
 import { opContext } from '@/shared/opContext';
 import { useRunCommand } from '@/shared/useRunCommand';
-
-const ONE = 1000;
+import { usualStep } from '@/features/stock/words';
+import { bareAmount } from './words';
 
 /** A kit comes back: what of it was used on the way is taken out of the stock. */
 export function BackWithKit({
@@ -52,6 +52,7 @@ export function BackWithKit({
             .filter(({ goodThousandths, lateThousandths }) => goodThousandths + lateThousandths > 0)
             .map(({ item, goodThousandths, lateThousandths }) => {
               const count = used.get(item.id) ?? 0;
+              const step = usualStep(item.unit);
               const put = (next: number): void => setUsed(new Map([...used, [item.id, next]]));
               return (
                 <XStack key={item.id} gap={8} alignItems="center">
@@ -60,13 +61,13 @@ export function BackWithKit({
                   </YStack>
                   <Stepper
                     label={`How many ${item.name} were used`}
-                    value={figureWords(count)}
+                    value={bareAmount(count, item)}
                     less={`One less used, ${item.name}`}
                     more={`One more used, ${item.name}`}
                     canLess={count > 0}
-                    canMore={count + ONE <= goodThousandths + lateThousandths}
-                    onLess={() => put(count - ONE)}
-                    onMore={() => put(count + ONE)}
+                    canMore={count + step <= goodThousandths + lateThousandths}
+                    onLess={() => put(Math.max(0, count - step))}
+                    onMore={() => put(count + step)}
                   />
                 </XStack>
               );

@@ -1,13 +1,15 @@
-import { KIT_SOON_DAYS, type KitFields, type KitPart, type KitRow } from '@ours/core';
+import { isMeasure, KIT_SOON_DAYS, quantityField, type KitFields, type KitPart, type KitRow } from '@ours/core';
 import { useRouter } from 'expo-router';
 import { useState } from 'react';
 import { XStack, YStack } from 'tamagui';
 import { Field } from '@/kit/form/Field';
 import { Stepper } from '@/kit/form/Stepper';
 import { Toggles } from '@/kit/form/Toggles';
+import { useFigure } from '@/kit/form/useFigure';
 import { Dialog } from '@/kit/layout/Dialog';
 import { LabelledLine } from '@/kit/layout/LabelledLine';
 import { Button } from '@/kit/press/Button';
+import { Minus } from '@/kit/press/icons';
 import { figureWords } from '@/kit/text/counted';
 import { Small, Strong, Text } from '@/kit/text/Text';
 import { useHousehold } from '@/shared/HouseholdProvider';
@@ -16,6 +18,7 @@ import { NookPicker } from '@/shared/NookPicker';
 import { opContext } from '@/shared/opContext';
 import { wayTo } from '@/shared/placeWords';
 import { useRunCommand } from '@/shared/useRunCommand';
+import { usualStep } from '@/features/stock/words';
 
 const ONE = 1000;
 const SOON_STEP = 10;
@@ -30,13 +33,14 @@ export function KitDialog({ kit, onClose }: { kit: KitRow | null; onClose: () =>
   const [kitIds, setKitIds] = useState<readonly string[]>(kit?.kitIds ?? []);
   const [choosing, setChoosing] = useState(false);
   const [sent, setSent] = useState(false);
-  const { names, others, place } = useHousehold(({ state, version }) => ({
+  const { names, units, others, place } = useHousehold(({ state, version }) => ({
     version,
     names: new Map(
       parts
         .flatMap(({ itemId, alsoIds }) => [itemId, ...alsoIds])
         .map((id) => [id, state.get('item', id)?.name ?? 'a thing that is gone']),
     ),
+    units: new Map(parts.map(({ itemId }) => [itemId, state.get('item', itemId)?.unit ?? 'piece'])),
     others: state.all('kit').filter(({ id }) => id !== kit?.id),
     place: nookId === null ? null : (wayTo(state, nookId)?.steps.slice(1).join(' › ') ?? 'a place that is gone'),
   }));
@@ -89,6 +93,7 @@ export function KitDialog({ kit, onClose }: { kit: KitRow | null; onClose: () =>
             key={part.itemId}
             part={part}
             names={names}
+            unit={units.get(part.itemId) ?? 'piece'}
             onChange={(next) =>
               setParts(
                 next === null
@@ -101,7 +106,9 @@ export function KitDialog({ kit, onClose }: { kit: KitRow | null; onClose: () =>
         <ItemPicker
           label="Add a thing"
           exclude={parts.map(({ itemId }) => itemId)}
-          onPick={(item) => setParts([...parts, { itemId: item.id, alsoIds: [], thousandths: ONE, soonDays: null }])}
+          onPick={(item) =>
+            setParts([...parts, { itemId: item.id, alsoIds: [], thousandths: usualStep(item.unit), soonDays: null }])
+          }
         />
       </YStack>
       <Toggles label="Other kits that are part of it" all={others} chosen={kitIds} onChange={setKitIds} />
@@ -128,14 +135,52 @@ export function KitDialog({ kit, onClose }: { kit: KitRow | null; onClose: () =>
   );
 }
 
+const AMOUNT = quantityField(1);
+/** How much of what is weighed or measured, typed; and that it does not belong to the kit any more. */
+function MeasuredPart({
+  name,
+  unit,
+  part,
+  onChange,
+}: {
+  name: string;
+  unit: string;
+  part: KitPart;
+  onChange: (part: KitPart | null) => void;
+}) {
+  const figure = useFigure(AMOUNT, 'metric', part.thousandths);
+  const write = (text: string): void => {
+    const read = figure.write(text);
+    if (read.kind === 'figure') onChange({ ...part, thousandths: read.value });
+  };
+  return (
+    <XStack gap={4} alignItems="flex-end" width={190}>
+      <YStack flex={1} minWidth={0}>
+        <Field
+          label={`How much ${name}, ${unit}`}
+          hideLabel
+          {...figure.input}
+          onChangeText={write}
+          inputMode="decimal"
+          problem={figure.problem}
+        />
+      </YStack>
+      <Text paddingBottom={12}>{unit}</Text>
+      <Button iconOnly icon={Minus} label={`Without ${name}`} onPress={() => onChange(null)} />
+    </XStack>
+  );
+}
+
 /** A thing of the kit with how many; what else serves as well and from when it counts as ending soon behind its button. */
 function PartLine({
   part,
   names,
+  unit,
   onChange,
 }: {
   part: KitPart;
   names: ReadonlyMap<string, string>;
+  unit: string;
   /** Null: it no longer belongs to the kit. */
   onChange: (part: KitPart | null) => void;
 }) {
@@ -151,14 +196,18 @@ function PartLine({
           {alsoIds.length > 0 ? <Small>{`or ${alsoIds.map((id) => names.get(id) ?? '').join(', ')}`}</Small> : null}
         </YStack>
         <Button kind="quiet" label={open ? 'Close' : '…'} onPress={() => setOpen(!open)} />
-        <Stepper
-          label={`How many ${name}`}
-          value={figureWords(thousandths)}
-          less={thousandths > ONE ? `One less, ${name}` : `Without ${name}`}
-          more={`One more, ${name}`}
-          onLess={() => onChange(thousandths > ONE ? { ...part, thousandths: thousandths - ONE } : null)}
-          onMore={() => onChange({ ...part, thousandths: thousandths + ONE })}
-        />
+        {isMeasure(unit) ? (
+          <MeasuredPart name={name} unit={unit} part={part} onChange={onChange} />
+        ) : (
+          <Stepper
+            label={`How many ${name}`}
+            value={figureWords(thousandths)}
+            less={thousandths > ONE ? `One less, ${name}` : `Without ${name}`}
+            more={`One more, ${name}`}
+            onLess={() => onChange(thousandths > ONE ? { ...part, thousandths: thousandths - ONE } : null)}
+            onMore={() => onChange({ ...part, thousandths: thousandths + ONE })}
+          />
+        )}
       </XStack>
       {open ? (
         <YStack gap={6} paddingLeft={12}>

@@ -33,14 +33,15 @@ import { counted } from '@/kit/text/counted';
 import { dayWords } from '@/kit/text/dayWords';
 import { Small, Strong, Text } from '@/kit/text/Text';
 import { usePalette } from '@/kit/theme/usePalette';
-import { useHousehold, useHouseholdContext } from '@/shared/HouseholdProvider';
+import { useHousehold } from '@/shared/HouseholdProvider';
 import { NookPlate } from '@/shared/NookPlate';
 import { opContext, today } from '@/shared/opContext';
 import { useNextList } from '@/shared/useNextList';
+import { useOwnPerson } from '@/shared/useOwnPerson';
 import { useRunCommand } from '@/shared/useRunCommand';
 import { BackWithKit } from './BackWithKit';
 import { KitDialog } from './KitDialog';
-import { haveWords, lookedWords, missingWords } from './words';
+import { bareAmount, haveWords, lookedWords, missingWords } from './words';
 
 /** One kit: what is missing or ends soon, and from where it is filled. */
 export function KitScreen() {
@@ -52,7 +53,7 @@ export function KitScreen() {
 
 function OneKit({ kit }: { kit: KitRow }) {
   const day = today();
-  const { me } = useHouseholdContext();
+  const own = useOwnPerson();
   const { gtMd } = useMedia();
   const content = useContentWidth();
   const router = useRouter();
@@ -113,9 +114,9 @@ function OneKit({ kit }: { kit: KitRow }) {
           >
             {part.fillFrom.length > 0 && kit.nookId ? (
               <Button
-                label={`Fill ${amountWords(
+                label={`Fill ${bareAmount(
                   part.fillFrom.reduce((sum, { thousandths }) => sum + thousandths, 0),
-                  'piece',
+                  part.item,
                 )}`}
                 onPress={() => fill([part])}
               />
@@ -124,7 +125,7 @@ function OneKit({ kit }: { kit: KitRow }) {
                 iconOnly
                 icon={Basket}
                 label={`Put ${part.item.name} on the list`}
-                onPress={() => nextList.put({ item: part.item, count: Math.ceil(part.missingThousandths / 1000) })}
+                onPress={() => nextList.put({ item: part.item, thousandths: part.missingThousandths })}
               />
             )}
           </PartRow>
@@ -134,7 +135,7 @@ function OneKit({ kit }: { kit: KitRow }) {
             key={part.part.itemId}
             part={part}
             mark={<Mark kind="soon" label={dayWords(part.completeUntil!, day)} />}
-            detail={`${amountWords(part.goodThousandths, part.item.unit)}, needs ${amountWords(part.needThousandths, 'piece')}`}
+            detail={`${amountWords(part.goodThousandths, part.item.unit)}, needs ${bareAmount(part.needThousandths, part.item)}`}
             source={part.swap?.into[0]?.lot.nookId ?? null}
             sourceWords={part.swap ? 'newer in' : 'no newer ones at home'}
           >
@@ -199,7 +200,7 @@ function OneKit({ kit }: { kit: KitRow }) {
                       op: 'change',
                       entity: 'kit',
                       id: kit.id,
-                      fields: { lookedOn: day, lookedById: me.personId ?? null },
+                      fields: { lookedOn: day, lookedById: own },
                     },
                   ],
                   'Looked through today.',
@@ -334,7 +335,7 @@ function CompletePart({ part }: { part: KitPartNow }) {
       <Text flex={1} minWidth={0} numberOfLines={2}>
         {part.item.name}
       </Text>
-      <Strong>{amountWords(part.needThousandths, 'piece')}</Strong>
+      <Strong>{bareAmount(part.needThousandths, part.item)}</Strong>
     </XStack>
   );
 }
@@ -342,7 +343,7 @@ function CompletePart({ part }: { part: KitPartNow }) {
 /** While it is out: what is packed, thing by thing. */
 function Packing({ now, loan }: { now: KitNow; loan: LoanRow }) {
   const runCommand = useRunCommand();
-  const { me } = useHouseholdContext();
+  const own = useOwnPerson();
   const { state, packed } = useHousehold((snapshot) => ({
     version: snapshot.version,
     state: snapshot.state,
@@ -351,7 +352,7 @@ function Packing({ now, loan }: { now: KitNow; loan: LoanRow }) {
   const tick = (itemId: string): void =>
     void runCommand(
       'kit_packed',
-      opsForPacking(state, loan, itemId, me.personId ?? null, opContext()),
+      opsForPacking(state, loan, itemId, own, opContext()),
       packed.has(itemId) ? 'Not packed.' : 'Packed.',
     );
   return (

@@ -1,7 +1,11 @@
-import type { KitNow, KitPartNow } from '@ours/core';
+import { isMeasure, type ItemRow, type KitNow, type KitPartNow } from '@ours/core';
 import { amountWords } from '@/features/stock/words';
 import { counted } from '@/kit/text/counted';
 import { dayWords } from '@/kit/text/dayWords';
+
+/** How many, without the unit where it goes without saying: `3`, but `500 ml`. */
+export const bareAmount = (thousandths: number, { unit }: Pick<ItemRow, 'unit'>): string =>
+  amountWords(thousandths, isMeasure(unit) ? unit : 'piece');
 
 /** `1 missing`, `2 pairs missing`. */
 export const missingWords = ({ missingThousandths, item }: KitPartNow): string =>
@@ -9,7 +13,7 @@ export const missingWords = ({ missingThousandths, item }: KitPartNow): string =
 
 /** `2 of 3`; of what is past its date it says so. */
 export function haveWords({ goodThousandths, needThousandths, lateThousandths, item }: KitPartNow): string {
-  const have = `${amountWords(goodThousandths, 'piece')} of ${amountWords(needThousandths, item.unit)}`;
+  const have = `${bareAmount(goodThousandths, item)} of ${amountWords(needThousandths, item.unit)}`;
   return lateThousandths > 0 ? `${have} · ${amountWords(lateThousandths, item.unit)} past its date` : have;
 }
 

@@ -1,4 +1,13 @@
-import { loansOut, waitingIn, type ItemRow, type LoanRow, type LotRow, type WaitingPlaceRow } from '@ours/core';
+import {
+  isStillThere,
+  loansOut,
+  outAmount,
+  waitingIn,
+  type ItemRow,
+  type LoanRow,
+  type LotRow,
+  type WaitingPlaceRow,
+} from '@ours/core';
 import { useRouter } from 'expo-router';
 import { useState } from 'react';
 import { XStack, YStack } from 'tamagui';
@@ -29,8 +38,8 @@ export function OutScreen() {
     out: loansOut(home),
     back: home
       .all('loan')
-      .filter(({ backOn }) => backOn !== null)
-      .sort((a, b) => (a.backOn! < b.backOn! ? 1 : -1))
+      .filter((loan) => loan.backOn !== null || !isStillThere(home, loan))
+      .sort((a, b) => ((a.backOn ?? a.outOn) < (b.backOn ?? b.outOn) ? 1 : -1))
       .slice(0, BACK_LISTED),
     places: home.all('waiting_place'),
     broken: home
@@ -52,7 +61,7 @@ export function OutScreen() {
       {out.map((loan) => (
         <LoanLine key={loan.id} loan={loan} day={day} />
       ))}
-      {back.length > 0 ? <ListHeading title="Came back" /> : null}
+      {back.length > 0 ? <ListHeading title="Not out any more" /> : null}
       {back.map((loan) => (
         <ListRow key={loan.id} title={loan.what} detail={backWords(loan, day)} />
       ))}
@@ -132,7 +141,7 @@ function LoanLine({ loan, day }: { loan: LoanRow; day: string }) {
     const lot = state.get('lot', loan.whatId);
     const item = lot && state.get('item', lot.itemId);
     return {
-      title: item && loan.thousandths !== null ? amountOfWords(loan.thousandths, item) : loan.what,
+      title: item && loan.thousandths !== null ? amountOfWords(outAmount(state, loan), item) : loan.what,
       nookId: lot?.nookId ?? (state.nook(loan.whatId) ? loan.whatId : null),
       kit: state.get('kit', loan.whatId) !== undefined,
     };

@@ -57,7 +57,7 @@ it('a bin comes back with a tap, and what came back is listed', async () => {
   ]);
   expect(await screen.findByText(/^on the kitchen table since /)).toBeTruthy();
   await press('It is back');
-  expect(await screen.findByText('Came back')).toBeTruthy();
+  expect(await screen.findByText('Not out any more')).toBeTruthy();
   expect(screen.getByText(/^Nothing is out/)).toBeTruthy();
 });
 

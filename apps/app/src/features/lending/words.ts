@@ -26,4 +26,6 @@ export const placeWaitsWords = (waitsFor: keyof typeof WAIT_WORDS, usualDays: nu
   `${WAIT_WORDS[waitsFor]}, usually up to ${counted(usualDays, { one: '# day', other: '# days' })}`;
 
 export const backWords = (loan: Pick<LoanRow, 'backOn' | 'to'>, today: CivilDate): string =>
-  loan.backOn === null ? '' : `${loan.to}; back ${dayWords(loan.backOn, today)}`;
+  loan.backOn === null
+    ? `${loan.to}; used up, thrown away or put away meanwhile`
+    : `${loan.to}; back ${dayWords(loan.backOn, today)}`;

@@ -9,6 +9,7 @@ import {
   type SpaceRow,
 } from '@ours/core';
 import { useLocalSearchParams, useRouter } from 'expo-router';
+import { useState } from 'react';
 import { XStack, YStack } from 'tamagui';
 import { useHousehold } from '@/shared/HouseholdProvider';
 import { useRunCommand } from '@/shared/useRunCommand';
@@ -16,6 +17,7 @@ import { useHome } from '@/shared/useHome';
 import { EmptyState } from '@/kit/layout/EmptyState';
 import { counted } from '@/kit/text/counted';
 import { Button } from '@/kit/press/Button';
+import { CheckSquare } from '@/kit/press/CheckSquare';
 import { shareText } from '@/kit/files';
 import { useSaveFile } from '@/kit/feedback/useSaveFile';
 import { ListHeading, ListRow } from '@/kit/layout/ListRow';
@@ -24,11 +26,12 @@ import { Screen } from '@/kit/layout/Screen';
 import { StepNav } from '@/kit/layout/StepNav';
 import { useToast } from '@/kit/feedback/Toasts';
 import { Stepper } from '@/kit/form/Stepper';
-import { Small } from '@/kit/text/Text';
+import { Small, Text } from '@/kit/text/Text';
 import { opContext } from '@/shared/opContext';
 import { planSteps } from '@/shared/planSteps';
 import { useFront } from '@/features/drawing';
 import { CutLists } from '@/features/cutting';
+import { opsForSettling } from '@/features/rounds';
 import { buyingListRows, buyingListText, moveWords, textAsPdf } from './buyingListText';
 import { MeasuresButton } from './MeasuresButton';
 import { NeedsALook } from './NeedsALook';
@@ -85,6 +88,7 @@ function PlanList({ space, plan }: { space: SpaceRow; plan: PlanRow }) {
   const toast = useToast();
   const { unit, currency } = useHome();
   const saveFile = useSaveFile();
+  const [again, setAgain] = useState(true);
   const { list, state } = useHousehold((snapshot) => ({
     list: buyingListOf(snapshot.state, plan),
     state: snapshot.state,
@@ -105,7 +109,10 @@ function PlanList({ space, plan }: { space: SpaceRow; plan: PlanRow }) {
   const bring = (container: ContainerRow, more: number): void =>
     void runCommand('container_bought', opsForBuying(plan, container, more), boughtWords(container.name, more));
   const setUp = async (): Promise<void> => {
-    const all = opsForWholeSetUp(state, plan, lotsOfGroups(state, space, plan), opContext());
+    const all = [
+      ...opsForWholeSetUp(state, plan, lotsOfGroups(state, space, plan), opContext()),
+      ...(again ? opsForSettling(space) : []),
+    ];
     // A large space is more than one command takes: bins first, then things; each is taken back by itself.
     for (let at = 0; at < all.length; at += MOST_OPS_PER_COMMAND) {
       const part = all.slice(at, at + MOST_OPS_PER_COMMAND);
@@ -170,6 +177,14 @@ function PlanList({ space, plan }: { space: SpaceRow; plan: PlanRow }) {
         <MeasuresButton space={space} front={viewPlan(state, space, plan).front} list={list} />
       </XStack>
       <YStack paddingHorizontal={16} paddingBottom={16} gap={6}>
+        <XStack gap={12} alignItems="center">
+          <CheckSquare
+            label="Look at it again in three weeks"
+            state={again ? 'ticked' : 'open'}
+            onPress={() => setAgain(!again)}
+          />
+          <Text flex={1}>Look at it again in three weeks: it stands under Rounds.</Text>
+        </XStack>
         <Button kind="primary" label="Set up as planned" onPress={() => void setUp()} />
         <Small>
           Shelves go to their holes and bins to their places. A bin that holds most of a group stays the same, with what

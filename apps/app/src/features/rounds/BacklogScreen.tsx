@@ -29,14 +29,46 @@ const COUNT_WORDS: Readonly<Record<(typeof COUNTS)[number], string>> = {
 
 /** One kind of thing at a time, with an end: what lies about is collected, and counted where it went. */
 export function BacklogScreen() {
+  const runCommand = useRunCommand();
   const sittings = useHousehold(({ state }) =>
     state.all('backlog').sort((a, b) => (a.startedAt < b.startedAt ? 1 : -1)),
   );
-  const open = sittings.find(({ endedAt }) => endedAt === null) ?? null;
+  const own = useOwnPerson();
+  const going = sittings.filter(({ endedAt }) => endedAt === null);
+  // Each has a sitting of one's own: somebody else's goes on beside it.
+  const open = going.find(({ personId }) => personId === own) ?? null;
+  const others = going.filter((one) => one !== open);
+  const nowMs = useNow();
+  const nameOf = useHousehold(
+    ({ state }) =>
+      (id: string | null): string =>
+        id === null ? 'Somebody' : (state.get('person', id)?.name ?? 'Somebody'),
+  );
   const done = sittings.filter(({ endedAt }) => endedAt !== null).slice(0, LISTED);
   return (
     <Screen title="Catching up" back="/rounds">
       {open ? <Sitting key={open.id} sitting={open} /> : <Begin />}
+      {others.length > 0 ? <ListHeading title="Going on" /> : null}
+      {others.map((one) => (
+        <ListRow
+          key={one.id}
+          title={one.words}
+          detail={`${nameOf(one.personId)}, ${leftOfWords(one, nowMs)}`}
+          right={
+            <Button
+              kind="quiet"
+              label="End it"
+              onPress={() =>
+                void runCommand(
+                  'backlog_counted',
+                  [{ op: 'change', entity: 'backlog', id: one.id, fields: { endedAt: opContext().now } }],
+                  `Done: ${one.words}.`,
+                )
+              }
+            />
+          }
+        />
+      ))}
       {done.length > 0 ? <ListHeading title="Before" /> : null}
       {done.map((one) => (
         <ListRow key={one.id} title={one.words} detail={backlogWords(one, today())} />

@@ -128,7 +128,10 @@ function DriftActs({ one, state, onOpen }: { one: Drift; state: HouseholdState; 
       {missing === null ? null : nextList.has({ item: missing.item }) ? (
         <Small>on the shopping list</Small>
       ) : (
-        <Button label={`${missing.count} missing: onto the list`} onPress={() => nextList.put(missing)} />
+        <Button
+          label={`${missing.count} missing: onto the list`}
+          onPress={() => nextList.put({ item: missing.item, thousandths: missing.count * 1000 })}
+        />
       )}
       {wish === null ? null : wish.open ? (
         <Small>a larger one is wished for</Small>

@@ -1,86 +1,62 @@
-import { clockTime, rhythmProblem, type Op, type Rhythm, type RoundFields, type RoundRow } from '@ours/core';
+import { clockTime, type Op, type RoundFields, type RoundRow } from '@ours/core';
 import { useState } from 'react';
-import { XStack, YStack } from 'tamagui';
-import { Choices } from '@/kit/form/Choices';
+import { XStack } from 'tamagui';
 import { Field } from '@/kit/form/Field';
 import { Stepper } from '@/kit/form/Stepper';
 import { Toggles } from '@/kit/form/Toggles';
 import { Dialog } from '@/kit/layout/Dialog';
 import { LabelledLine } from '@/kit/layout/LabelledLine';
 import { Button } from '@/kit/press/Button';
-import { Strong, Text } from '@/kit/text/Text';
-import { useHousehold } from '@/shared/HouseholdProvider';
-import { ItemPicker } from '@/shared/ItemPicker';
+import { useHousehold, useHouseholdContext } from '@/shared/HouseholdProvider';
 import { opContext, today } from '@/shared/opContext';
 import { useRunCommand } from '@/shared/useRunCommand';
+import { draftOf, RhythmFields, rhythmOf } from './RhythmFields';
+import { RoundPlaces } from './RoundPlaces';
 import { SwapPairs } from './SwapPairs';
-import { minutesWords, RHYTHM_PROBLEMS, ruleDay, WEEKDAY_CHOICES } from './words';
+import { minutesWords } from './words';
 
-type How = 'week' | 'month' | 'after' | 'season' | 'stock' | 'own';
-const HOWS: readonly { value: How; label: string }[] = [
-  { value: 'week', label: 'Every week' },
-  { value: 'month', label: 'Every month' },
-  { value: 'after', label: 'Days after it was last done' },
-  { value: 'season', label: 'When the season turns' },
-  { value: 'stock', label: 'When something is put in' },
-  { value: 'own', label: 'A rule' },
-];
 const MINUTE_STEP = 5;
-const DAY_STEP = 1;
-const WEEKLY = /^FREQ=WEEKLY;BYDAY=(MO|TU|WE|TH|FR|SA|SU)$/;
-const MONTHLY = /^FREQ=MONTHLY;BYDAY=1(MO|TU|WE|TH|FR|SA|SU)$/;
-
-function howOf({ kind, rule }: Rhythm): How {
-  if (kind !== 'rule') return kind;
-  return WEEKLY.test(rule ?? '') ? 'week' : MONTHLY.test(rule ?? '') ? 'month' : 'own';
-}
 
 /** A round, new or as it is: what it is called, when, who, where, in which steps. */
-export function RoundDialog({ round, onClose }: { round: RoundRow | null; onClose: () => void }) {
+export function RoundDialog({
+  round,
+  preset = null,
+  onClose,
+}: {
+  round: RoundRow | null;
+  /** What a new one begins with; null: nothing. */
+  preset?: RoundFields | null;
+  onClose: () => void;
+}) {
   const runCommand = useRunCommand();
-  const { people, spaces } = useHousehold(({ state }) => ({
+  const { me } = useHouseholdContext();
+  const { people, order } = useHousehold(({ state }) => ({
     people: state.all('person').map(({ id, name }) => ({ id, name })),
-    spaces: state.all('space').map(({ id, name }) => ({ id, name })),
+    order: state.get('household', me.householdId)?.dateOrder ?? null,
   }));
-  const start: Rhythm = round?.rhythm ?? { kind: 'rule', rule: null, days: null };
-  const [name, setName] = useState(round?.name ?? '');
-  const [how, setHow] = useState<How>(round ? howOf(start) : 'week');
-  const [weekday, setWeekday] = useState(
-    WEEKLY.exec(start.rule ?? '')?.[1] ?? MONTHLY.exec(start.rule ?? '')?.[1] ?? (round ? null : ruleDay(today())),
+  const habits = { order, today: today(), facing: 'ahead' as const };
+  const start = round ?? preset;
+  const [name, setName] = useState(start?.name ?? '');
+  const [draft, setDraft] = useState(() =>
+    draftOf(start?.rhythm ?? null, start?.startsOn ?? habits.today, habits.today),
   );
-  const [days, setDays] = useState(start.days ?? 30);
-  const [itemId, setItemId] = useState(start.itemId ?? null);
-  const followed = useHousehold(({ state }) => (itemId === null ? null : (state.get('item', itemId)?.name ?? null)));
-  const [rule, setRule] = useState(start.rule ?? '');
-  const [minutes, setMinutes] = useState(round?.minutes ?? 15);
-  const [personIds, setPersonIds] = useState<readonly string[]>(round?.personIds ?? []);
-  const [nookIds, setNookIds] = useState<readonly string[]>(round?.nookIds ?? []);
-  const [swaps, setSwaps] = useState(round?.swaps ?? []);
-  const [steps, setSteps] = useState((round?.steps ?? []).join('\n'));
-  const [time, setTime] = useState(round?.at ?? '');
+  const [minutes, setMinutes] = useState(start?.minutes ?? 15);
+  const [personIds, setPersonIds] = useState<readonly string[]>(start?.personIds ?? []);
+  const [nookIds, setNookIds] = useState<readonly string[]>(start?.nookIds ?? []);
+  const [swaps, setSwaps] = useState(start?.swaps ?? []);
+  const [steps, setSteps] = useState((start?.steps ?? []).join('\n'));
+  const [time, setTime] = useState(start?.at ?? '');
   const [sent, setSent] = useState(false);
   const at = clockTime(time);
   const timeProblem = time.trim() !== '' && at === null ? `“${time}” is no time; write for example 18:30.` : undefined;
-  const rhythm: Rhythm = {
-    kind: how === 'after' || how === 'season' || how === 'stock' ? how : 'rule',
-    rule:
-      how === 'week'
-        ? weekday && `FREQ=WEEKLY;BYDAY=${weekday}`
-        : how === 'month'
-          ? weekday && `FREQ=MONTHLY;BYDAY=1${weekday}`
-          : how === 'own'
-            ? rule.trim()
-            : null,
-    days: how === 'after' ? days : null,
-    ...(how === 'stock' ? { itemId } : {}),
-  };
-  const problem = rhythmProblem(rhythm, round?.startsOn ?? today());
+  const written = rhythmOf(draft, habits);
   const save = (): void => {
     setSent(true);
-    if (problem || timeProblem || name.trim() === '') return;
+    if ('problem' in written || timeProblem || name.trim() === '') return;
     const fields = {
       name: name.trim(),
-      rhythm,
+      rhythm: written.rhythm,
+      startsOn: draft.startsOn,
       at,
       minutes,
       personIds: [...personIds],
@@ -98,64 +74,26 @@ export function RoundDialog({ round, onClose }: { round: RoundRow | null; onClos
             op: 'create',
             entity: 'round',
             id: opContext().newId(),
-            fields: { ...fields, kind: 'own', startsOn: today() } satisfies RoundFields,
+            fields: { ...fields, kind: preset?.kind ?? 'own' } satisfies RoundFields,
           },
         ];
     onClose();
     void runCommand('round_saved', ops, `Saved: ${fields.name}.`);
   };
   return (
-    <Dialog title={round ? round.name : 'A round'} open onClose={onClose}>
+    <Dialog title={start?.name || 'A round'} open onClose={onClose}>
       <Field
         label="What is it called?"
         value={name}
         onChangeText={setName}
         problem={sent && name.trim() === '' ? 'A round needs a name.' : undefined}
       />
-      <Choices label="When" wrap choices={HOWS} value={how} onChange={setHow} />
-      {how === 'week' || how === 'month' ? (
-        <Choices
-          label={how === 'week' ? 'On' : 'On the first'}
-          wrap
-          choices={WEEKDAY_CHOICES}
-          value={weekday}
-          onChange={setWeekday}
-        />
-      ) : null}
-      {how === 'after' ? (
-        <LabelledLine label="Days">
-          <Stepper
-            label="Days"
-            value={days}
-            less="A day less"
-            more="A day more"
-            canLess={days > 1}
-            onLess={() => setDays(days - DAY_STEP)}
-            onMore={() => setDays(days + DAY_STEP)}
-          />
-        </LabelledLine>
-      ) : null}
-      {how === 'stock' ? (
-        <YStack gap={6}>
-          {followed === null ? null : <Strong>{`When ${followed} is put in`}</Strong>}
-          <ItemPicker label="Which thing?" onPick={({ id }) => setItemId(id)} />
-        </YStack>
-      ) : null}
-      {how === 'own' ? (
-        <Field
-          label="Rule"
-          value={rule}
-          onChangeText={setRule}
-          placeholder="FREQ=MONTHLY;BYMONTHDAY=15"
-          hint="As in calendars (RFC 5545)."
-          autoCapitalize="characters"
-        />
-      ) : null}
-      {sent && problem ? (
-        <Text color="$late" role="alert">
-          {RHYTHM_PROBLEMS[problem]}
-        </Text>
-      ) : null}
+      <RhythmFields
+        draft={draft}
+        habits={habits}
+        problem={sent && 'problem' in written ? written.problem : null}
+        onChange={setDraft}
+      />
       <Field
         label="At what time, if at one"
         value={time}
@@ -166,8 +104,10 @@ export function RoundDialog({ round, onClose }: { round: RoundRow | null; onClos
       {people.length > 0 ? (
         <Toggles label="Who; nobody: everyone" all={people} chosen={personIds} numbered onChange={setPersonIds} />
       ) : null}
-      <Toggles label="Where, in walking order" all={spaces} chosen={nookIds} numbered onChange={setNookIds} />
-      {round?.kind === 'season_swap' ? <SwapPairs pairs={swaps} onChange={setSwaps} /> : null}
+      <RoundPlaces nookIds={nookIds} onChange={setNookIds} />
+      {start && 'kind' in start && start.kind === 'season_swap' ? (
+        <SwapPairs pairs={swaps} onChange={setSwaps} />
+      ) : null}
       <Field label="Steps, a line each" value={steps} onChangeText={setSteps} multiline />
       <LabelledLine label={`Takes about ${minutesWords(minutes)}`}>
         <Stepper

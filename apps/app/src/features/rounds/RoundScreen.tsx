@@ -23,7 +23,10 @@ import { useLocalSearchParams, useRouter } from 'expo-router';
 import { useState } from 'react';
 import { XStack, YStack } from 'tamagui';
 import { DayField } from '@/kit/form/DayField';
+import { Stepper } from '@/kit/form/Stepper';
+import { LabelledLine } from '@/kit/layout/LabelledLine';
 import { ListHeading } from '@/kit/layout/ListRow';
+import { LongList } from '@/kit/layout/LongList';
 import { NotHere } from '@/kit/layout/NotHere';
 import { Screen } from '@/kit/layout/Screen';
 import { Button } from '@/kit/press/Button';
@@ -33,11 +36,29 @@ import { amountWords } from '@/features/stock/words';
 import { spanWords, weekdayAndDay } from '@/kit/text/dayWords';
 import { useHousehold, useHouseholdContext } from '@/shared/HouseholdProvider';
 import { opContext, today } from '@/shared/opContext';
+import { useOwnPerson } from '@/shared/useOwnPerson';
 import { useRunCommand } from '@/shared/useRunCommand';
 import { RoundDialog } from './RoundDialog';
 import { RoundStrip } from './RoundStrip';
 import { personOfBox, printedLines, StepRows } from './RoundSteps';
-import { afreshWords, emptyRoundWords, lastWords, minutesWords, roundTimeWords, stepsWords, whenWords } from './words';
+import { useTurnMinutes } from './useTurnMinutes';
+import {
+  afreshWords,
+  doneWords,
+  emptyRoundWords,
+  lastWords,
+  minutesWords,
+  oddDayWords,
+  roundTimeWords,
+  stepsWords,
+  unbookedWords,
+  whenWords,
+} from './words';
+
+const DAY_MINUTES = 1440;
+/** What is done in the step is booked: carried, filled, or two bins that change places. */
+const books = ({ key, refill, swap }: RoundStep): boolean =>
+  refill !== null || swap !== null || personOfBox(key) !== null;
 
 /** One round: what is to be done now, step by step, and how it is closed. */
 export function RoundScreen() {
@@ -57,7 +78,6 @@ function OneRound({ round }: { round: RoundRow }) {
     state: snapshot.state,
     ticks: ticksOf(snapshot.state, round.id),
   }));
-  const [began] = useState(() => Date.now());
   const [editing, setEditing] = useState(false);
   const [moving, setMoving] = useState(false);
   const [toOn, setToOn] = useState<string | null>(null);
@@ -81,9 +101,12 @@ function OneRound({ round }: { round: RoundRow }) {
     })),
   ];
   const { last } = now;
+  const took = useTurnMinutes(round.id, dueOn, now.usualMinutes ?? round.minutes);
+  // What would have booked something and did not: it is not claimed to be done.
+  const unbooked = steps.filter((step) => !done.has(step.key) && books(step)).length;
   const followed = round.rhythm.itemId ? state.get('item', round.rhythm.itemId)?.name : undefined;
   const lastName = last?.personId ? (state.get('person', last.personId)?.name ?? null) : null;
-  const personId = me.personId ?? null;
+  const personId = useOwnPerson();
   const order = state.get('household', me.householdId)?.dateOrder ?? null;
   const say = (what: Parameters<typeof opsForTick>[3], intent: string, words: string): Promise<unknown> =>
     runCommand(intent, opsForTick(round.id, dueOn, personId, what, opContext()), words);
@@ -120,8 +143,8 @@ function OneRound({ round }: { round: RoundRow }) {
     else void say({ what: 'step', step: step.key }, 'round_step', 'Done.');
   };
   const finish = async (): Promise<void> => {
-    const minutes = Math.round((Date.now() - began) / 60_000);
-    await say({ what: 'done', minutes: minutes > 0 ? minutes : null }, 'round_done', `Done: ${round.name}.`);
+    await say({ what: 'done', minutes: took.minutes }, 'round_done', doneWords(round.name, took.minutes));
+    took.end();
     router.replace('/rounds');
   };
   return (
@@ -139,6 +162,11 @@ function OneRound({ round }: { round: RoundRow }) {
         </YStack>
         <RoundStrip now={now} today={day} />
       </XStack>
+      {now.oddDay === null ? null : (
+        <Small paddingHorizontal={16} paddingBottom={8} color="$late" role="alert">
+          {oddDayWords(now.oddDay, day)}
+        </Small>
+      )}
       {now.missed >= AFRESH_FROM ? (
         <YStack paddingHorizontal={16} paddingBottom={8} gap={6} role="status">
           <Small>{afreshWords(now.missed)}</Small>
@@ -156,17 +184,20 @@ function OneRound({ round }: { round: RoundRow }) {
           remark={steps.length === 0 ? undefined : stepsWords(done.size, steps.length)}
         />
         {steps.length === 0 ? <Text padding={16}>{emptyRoundWords(round)}</Text> : null}
-        {steps.map((step) => (
-          <StepRows
-            key={step.key}
-            step={step}
-            round={round}
-            state={state}
-            ticked={done.has(step.key)}
-            by={done.get(step.key)?.personId ?? null}
-            onTick={() => tick(step)}
-          />
-        ))}
+        <LongList
+          entries={steps}
+          keyOf={({ key }) => key}
+          draw={(step) => (
+            <StepRows
+              step={step}
+              round={round}
+              state={state}
+              ticked={done.has(step.key)}
+              by={done.get(step.key)?.personId ?? null}
+              onTick={() => tick(step)}
+            />
+          )}
+        />
       </YStack>
       {round.kind === 'medicine' ? (
         <Small paddingHorizontal={16} paddingTop={8}>
@@ -174,7 +205,26 @@ function OneRound({ round }: { round: RoundRow }) {
         </Small>
       ) : null}
       <YStack padding={16} gap={8}>
-        <Button kind="primary" label="Done, all of it" onPress={() => void finish()} />
+        <LabelledLine
+          label={took.minutes === null ? 'How long it took is not known' : `It took ${minutesWords(took.minutes)}`}
+        >
+          <Stepper
+            label="Minutes it took"
+            value={took.minutes === null ? '–' : String(took.minutes)}
+            less="A minute less"
+            more="A minute more"
+            canLess={took.minutes !== null && took.minutes > 1}
+            canMore={(took.minutes ?? 0) < DAY_MINUTES}
+            onLess={() => took.correct(Math.max(1, (took.minutes ?? round.minutes) - 1))}
+            onMore={() => took.correct(took.minutes === null ? round.minutes : took.minutes + 1)}
+          />
+        </LabelledLine>
+        {unbooked > 0 ? <Small>{unbookedWords(unbooked)}</Small> : null}
+        <Button
+          kind="primary"
+          label={unbooked > 0 ? `Done without ${unbooked === 1 ? 'that one' : `those ${unbooked}`}` : 'Done, all of it'}
+          onPress={() => void finish()}
+        />
         <XStack gap={8}>
           <Button
             grow

@@ -1,5 +1,6 @@
 import {
   boxToFill,
+  dayOfId,
   guideOf,
   homeElsewhere,
   isMeasure,
@@ -28,6 +29,7 @@ import { Button } from '@/kit/press/Button';
 import { CheckSquare } from '@/kit/press/CheckSquare';
 import { Small, Strong } from '@/kit/text/Text';
 import { PillBoxDialog } from '@/features/care';
+import { LotDialog } from '@/features/stock';
 import { amountWords, CONDITION_WORDS, dueWords } from '@/features/stock/words';
 import { FromTo } from '@/shared/FromTo';
 import { NookPlate } from '@/shared/NookPlate';
@@ -37,7 +39,16 @@ import { useScanned } from '@/shared/ScanProvider';
 import { useGuide } from '@/shared/useGuide';
 import { useHome } from '@/shared/useHome';
 import { useRunCommand } from '@/shared/useRunCommand';
-import { boxTitle, boxWords, countedWords, swapProblemWords, swapTitle, tickedWords, wholeWords } from './words';
+import {
+  boxTitle,
+  boxWords,
+  countedWords,
+  hereSinceWords,
+  swapProblemWords,
+  swapTitle,
+  tickedWords,
+  wholeWords,
+} from './words';
 
 /** The bins that changed places in a step that is done. */
 function swapOfStep(key: string): { oneId: string; otherId: string } | null {
@@ -95,7 +106,6 @@ export function StepRows({
         way?.steps.slice(-2).join(', ') ??
         'A place that is gone');
   const name = by === null ? null : (state.get('person', by)?.name ?? null);
-  const listed = step.lots.map(({ itemId }) => state.get('item', itemId)?.name ?? '').join(', ');
   return (
     <YStack>
       <XStack
@@ -139,21 +149,52 @@ export function StepRows({
             <Small color="$late">{swapProblemWords(problem, unit)}</Small>
           ) : step.swap ? (
             <FromTo from={step.swap.oneId} to={step.swap.otherId} both />
-          ) : listed === '' ? null : (
-            <Small numberOfLines={2}>{listed}</Small>
-          )}
+          ) : null}
         </YStack>
         {boxPerson && !ticked ? <Button label="Look …" onPress={() => setLooking(true)} /> : null}
         {boxPerson && looking ? <PillBoxDialog person={boxPerson} onClose={() => setLooking(false)} /> : null}
         {step.nookId && !step.refill ? <NookPlate nookId={step.nookId} /> : null}
       </XStack>
-      {ticked ? null : step.lots.map((lot) => <StepLot key={lot.id} lot={lot} round={round} state={state} />)}
+      {ticked ? null : <StepLots step={step} round={round} state={state} />}
     </YStack>
   );
 }
 
+/** So many of a place are shown at once. */
+const SHOWN = 12;
+/** The things at a step: of very many the first ones, and more when they are asked for. */
+function StepLots({ step, round, state }: { step: RoundStep; round: RoundRow; state: HouseholdState }) {
+  const [shown, setShown] = useState(SHOWN);
+  const [open, setOpen] = useState<string | null>(null);
+  const rest = step.lots.length - shown;
+  return (
+    <>
+      {step.lots.slice(0, shown).map((lot) => (
+        <StepLot key={lot.id} lot={lot} round={round} state={state} onOpen={() => setOpen(lot.id)} />
+      ))}
+      {rest > 0 ? (
+        <XStack paddingHorizontal={16} paddingVertical={6}>
+          <Button kind="quiet" label={`${rest} more here`} onPress={() => setShown(shown + 4 * SHOWN)} />
+        </XStack>
+      ) : null}
+      <LotDialog lotId={open} onClose={() => setOpen(null)} />
+    </>
+  );
+}
+
 /** A thing at a step, with what the round does with it. */
-function StepLot({ lot, round, state }: { lot: LotRow; round: RoundRow; state: HouseholdState }) {
+function StepLot({
+  lot,
+  round,
+  state,
+  onOpen,
+}: {
+  lot: LotRow;
+  round: RoundRow;
+  state: HouseholdState;
+  /** Everything else that can be done with it. */
+  onOpen: () => void;
+}) {
   const runCommand = useRunCommand();
   const guide = useGuide();
   const item = state.get('item', lot.itemId);
@@ -168,11 +209,15 @@ function StepLot({ lot, round, state }: { lot: LotRow; round: RoundRow; state: H
     return (
       <ListRow
         title={`${item.name}, ${amount}`}
-        detail={
+        onPress={onOpen}
+        detail={[
+          hereSinceWords(dayOfId(lot.id), today()),
           home === null
             ? 'no other place has any of it'
-            : `its home: ${wayTo(state, home)?.steps.slice(-2).join(', ') ?? ''}`
-        }
+            : `its home: ${wayTo(state, home)?.steps.slice(-2).join(', ') ?? ''}`,
+        ]
+          .filter(Boolean)
+          .join(' · ')}
         right={
           home === null ? undefined : (
             <Button
@@ -190,6 +235,7 @@ function StepLot({ lot, round, state }: { lot: LotRow; round: RoundRow; state: H
     return (
       <ListRow
         title={`${item.name}, ${amount}`}
+        onPress={onOpen}
         detail={lot.condition ? CONDITION_WORDS[lot.condition] : ''}
         right={
           <Button
@@ -208,6 +254,7 @@ function StepLot({ lot, round, state }: { lot: LotRow; round: RoundRow; state: H
   return (
     <ListRow
       title={`${item.name}, ${amount}`}
+      onPress={onOpen}
       detail={dueWords(lot, item, today(), guide)}
       right={
         <>

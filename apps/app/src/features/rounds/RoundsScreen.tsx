@@ -1,7 +1,9 @@
 import {
   addDays,
+  AFRESH_FROM,
   driftOf,
   openPicks,
+  opsForAfresh,
   roundsNow,
   stockOf,
   type CivilDate,
@@ -9,6 +11,7 @@ import {
   type LineRow,
   type LotRow,
   type Picked,
+  type RoundFields,
   type RoundNow,
 } from '@ours/core';
 import { useRouter } from 'expo-router';
@@ -31,10 +34,9 @@ import { DueRow } from '@/features/stock';
 import { amountWords } from '@/features/stock/words';
 import { ReadyDialog } from './ReadyDialog';
 import { RoundDialog } from './RoundDialog';
-import { useReminder } from './Reminders';
 import { RoundRow } from './RoundRow';
 import { RoundsCalendar } from './RoundsCalendar';
-import { driftedWords, minutesWords } from './words';
+import { driftedWords, manyMissedWords, minutesWords } from './words';
 
 /** A row of the page: headings are rows as well, so that one long list holds them all in their order. */
 type Row =
@@ -88,10 +90,12 @@ export function RoundsScreen() {
     all: roundsNow(state, day),
     people: state.all('person').map(({ id, name }) => ({ id, name })),
   }));
-  useReminder(rounds, day);
   const drifted = useHousehold(({ state }) => driftOf(state).length);
+  const runCommand = useRunCommand();
+  // After a long time away, all at once.
+  const stale = rounds.filter(({ missed }) => missed >= AFRESH_FROM);
   const [who, setWho] = useState('everyone');
-  const [dialog, setDialog] = useState<'ready' | 'own' | null>(null);
+  const [dialog, setDialog] = useState<'ready' | { preset: RoundFields | null } | null>(null);
   const rows = useMemo(() => {
     const late = due.filter((one) => one.due.on < day);
     const out = picks.filter(({ thawOn, lot }) => thawOn <= day && lot !== null);
@@ -138,8 +142,11 @@ export function RoundsScreen() {
   const list = <LongList entries={rows} keyOf={({ key }) => key} draw={(row) => <RoundsRow row={row} day={day} />} />;
   return (
     <Screen title="Rounds" right={<Button kind="quiet" label="Recall" onPress={() => router.push('/recall')} />}>
-      {dialog === 'ready' ? <ReadyDialog onClose={() => setDialog(null)} onOwn={() => setDialog('own')} /> : null}
-      {dialog === 'own' ? <RoundDialog round={null} onClose={() => setDialog(null)} /> : null}
+      {dialog === 'ready' ? (
+        <ReadyDialog onClose={() => setDialog(null)} onChoose={(preset) => setDialog({ preset })} />
+      ) : dialog ? (
+        <RoundDialog round={null} preset={dialog.preset} onClose={() => setDialog(null)} />
+      ) : null}
       <XStack paddingHorizontal={16} paddingTop={8} gap={8} alignItems="center">
         <YStack flex={1} minWidth={0}>
           {people.length > 1 && rounds.length > 0 ? (
@@ -166,6 +173,31 @@ export function RoundsScreen() {
           ))}
         </XStack>
       </ScrollView>
+      {stale.length > 0 ? (
+        <YStack paddingHorizontal={16} paddingTop={8} gap={6} role="status">
+          <Small>
+            {manyMissedWords(
+              stale.reduce((sum, { missed }) => sum + missed, 0),
+              stale.length,
+            )}
+          </Small>
+          <XStack>
+            <Button
+              label="Begin afresh: count from today"
+              onPress={() =>
+                void runCommand(
+                  'round_saved',
+                  opsForAfresh(
+                    stale.map(({ round }) => round),
+                    day,
+                  ),
+                  'Counted from today; what was done before is kept.',
+                )
+              }
+            />
+          </XStack>
+        </YStack>
+      ) : null}
       {rows.length === 0 ? (
         <Text padding={16}>Nothing needs a look today: no dates ending, nothing to count, no line to fix.</Text>
       ) : null}

@@ -33,7 +33,7 @@ const round = (more: Partial<RoundFields> = {}): TaggedRow => ({
     ...more,
   },
 });
-const press = (role: 'button' | 'checkbox', name: string | RegExp): Promise<void> =>
+const press = (role: 'button' | 'checkbox' | 'radio', name: string | RegExp): Promise<void> =>
   act(async () => {
     fireEvent.click(screen.getByRole(role, { name }));
   });
@@ -128,7 +128,9 @@ it('a rule that never comes gets a sentence, and nothing is lost', async () => {
   for (const [text, sentence] of [
     ['', 'Nothing says when'],
     ['on sundays', 'That is no recurrence rule'],
-    ['FREQ=YEARLY;BYMONTH=2;BYMONTHDAY=31', 'That day never comes'],
+    ['FREQ=HOURLY', 'That is no recurrence rule'],
+    ['FREQ=DAILY;BYMONTH=2;BYMONTHDAY=31', 'By that it never falls due'],
+    ['FREQ=YEARLY;BYMONTH=2;BYMONTHDAY=31', 'By that it never falls due'],
   ]) {
     fireEvent.change(rule, { target: { value: text } });
     await press('button', 'Save');
@@ -138,4 +140,62 @@ it('a rule that never comes gets a sentence, and nothing is lost', async () => {
   fireEvent.change(rule, { target: { value: 'FREQ=MONTHLY;BYMONTHDAY=15' } });
   await press('button', 'Save');
   await waitFor(async () => expect(await intents()).toEqual(['round_saved']));
+});
+
+it('days are chosen in words: no weekday, the 31st of February and a day no month has each get a sentence; then it is kept', async () => {
+  await openWith(<RoundsScreen />, sampleRows());
+  await screen.findByText(/^Nothing needs a look today/);
+  await press('button', 'Rounds …');
+  await press('button', 'A round of our own');
+  fireEvent.change(await screen.findByLabelText('What is it called?'), { target: { value: 'Chimney' } });
+  const said = async (sentence: string): Promise<void> => {
+    await press('button', 'Save');
+    expect((await screen.findByRole('alert')).textContent).toContain(sentence);
+  };
+  await press('button', new Intl.DateTimeFormat('en-GB', { weekday: 'short' }).format(new Date()));
+  await said('Nothing says when');
+  await press('radio', 'Yearly');
+  fireEvent.change(screen.getByLabelText('On which day of the year'), { target: { value: '31 feb' } });
+  await said('“31 feb” is a day of no year');
+  await press('radio', 'Monthly');
+  await press('radio', 'Day of the month');
+  fireEvent.change(screen.getByLabelText('Which day of the month'), { target: { value: '32' } });
+  await said('“32” is no day of a month');
+  fireEvent.change(screen.getByLabelText('Which day of the month'), { target: { value: '31' } });
+  expect(screen.getByText('Months that lack this day are left out.')).toBeTruthy();
+  await press('button', 'Less often');
+  await press('button', 'Save');
+  await waitFor(async () => expect(await intents()).toEqual(['round_saved']));
+  expect(JSON.stringify((await queued())[0]!.ops)).toContain('FREQ=MONTHLY;INTERVAL=2;BYMONTHDAY=31');
+});
+
+it('one that needs a place asks where before it is kept; what is not booked is not called done', async () => {
+  await openWith(<RoundsScreen />, sampleRows());
+  await screen.findByText(/^Nothing needs a look today/);
+  await press('button', 'Rounds …');
+  const [where] = await screen.findAllByRole('button', { name: 'Where …' });
+  await act(async () => fireEvent.click(where!));
+  expect(await screen.findByLabelText('What is it called?')).toHaveProperty('value', 'Supply check');
+  expect(await intents()).toEqual([]);
+  await press('button', 'Save');
+  await waitFor(async () => expect(await intents()).toEqual(['round_saved']));
+  expect((await queued())[0]!.ops).toMatchObject([{ op: 'create', fields: { kind: 'supplies' } }]);
+});
+
+it('bins that did not change places are named, and the turn is closed without it', async () => {
+  const pair = { oneId: ID.bin, otherId: ID.bin };
+  await openWith(<RoundScreen />, [...sampleRows(), round({ kind: 'season_swap', steps: [], swaps: [pair] })]);
+  await screen.findByText(/1 step is open/);
+  expect(screen.queryByRole('button', { name: 'Done, all of it' })).toBeNull();
+  await press('button', 'Done without that one');
+  await waitFor(() => expect(mockGo).toHaveBeenCalledWith('/rounds'));
+});
+
+it('after a long time away all rounds are counted from today at once', async () => {
+  const weekly = { kind: 'rule' as const, rule: 'FREQ=DAILY', days: null };
+  await openWith(<RoundsScreen />, [...sampleRows(), round({ rhythm: weekly, startsOn: addDays(today(), -30) })]);
+  await screen.findByText('30 turns of 1 round were missed.');
+  await press('button', 'Begin afresh: count from today');
+  await waitFor(() => expect(screen.queryByText('30 turns of 1 round were missed.')).toBeNull());
+  expect((await queued())[0]!.ops).toMatchObject([{ op: 'change', entity: 'round', fields: { startsOn: today() } }]);
 });

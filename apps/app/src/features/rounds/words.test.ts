@@ -6,7 +6,6 @@ import {
   driftDetail,
   driftedWords,
   driftTitle,
-  dueTodayWords,
   lastWords,
   leftOfWords,
   minutesWords,
@@ -29,9 +28,14 @@ it.each([
   [rule('FREQ=WEEKLY;BYDAY=WE'), 'every Wednesday'],
   [rule('FREQ=WEEKLY;BYDAY=MO,TH'), 'every Monday and Thursday'],
   [rule('FREQ=MONTHLY;BYDAY=1SA'), 'on the first Saturday of the month'],
-  [rule('FREQ=MONTHLY;INTERVAL=3;BYMONTHDAY=1'), 'on day 1 of every 3 months'],
-  [rule('FREQ=MONTHLY;BYMONTHDAY=15'), 'on day 15 of each month'],
+  [rule('FREQ=MONTHLY;INTERVAL=3;BYMONTHDAY=1'), 'on day 1, every 3 months'],
+  [rule('FREQ=MONTHLY;BYMONTHDAY=15'), 'on day 15 of the month'],
   [rule('FREQ=DAILY'), 'every day'],
+  [rule('FREQ=DAILY;INTERVAL=3'), 'every 3 days'],
+  [rule('FREQ=WEEKLY;INTERVAL=2;BYDAY=MO,WE,FR'), 'every 2 weeks on Monday, Wednesday, and Friday'],
+  [rule('FREQ=MONTHLY;INTERVAL=2;BYDAY=-1FR'), 'on the last Friday, every 2 months'],
+  [rule('FREQ=YEARLY;BYMONTH=2;BYMONTHDAY=29'), 'every year on 29 Feb'],
+  [rule('FREQ=DAILY;COUNT=1'), 'once'],
   [rule('FREQ=YEARLY;BYMONTH=5'), 'FREQ=YEARLY;BYMONTH=5'],
   [{ kind: 'after' as const, rule: null, days: 75 }, '75 days after it was last done'],
   [{ kind: 'after' as const, rule: null, days: 1 }, '1 day after it was last done'],
@@ -73,10 +77,7 @@ it('every ready-made round has a name and says what is done in it', () => {
     expect([ROUND_NAMES[kind], ROUND_ABOUT[kind]].every((words) => words.length > 5)).toBe(true);
 });
 
-it('says what is due, and how a turn of the calendar went', () => {
-  const named = (name: string) => ({ round: { name } }) as never;
-  expect(dueTodayWords(['A', 'B'].map(named))).toBe('Due: A, B.');
-  expect(dueTodayWords(['A', 'B', 'C', 'D'].map(named))).toBe('Due: A, B and 2 more.');
+it('says how a turn of the calendar went', () => {
   expect(monthWords('2026-11-01')).toBe('November 2026');
   const now = { round: { name: 'Friday list' }, strip: [{ on: '2026-11-20', state: 'done' }] } as never;
   expect(turnTitle(now, '2026-11-20', '2026-11-27')).toBe('Friday list, 20 Nov, done');

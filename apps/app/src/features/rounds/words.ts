@@ -1,5 +1,9 @@
 import type { CalendarHolds } from '@ours/contracts';
 import {
+  addDays,
+  choiceOfRule,
+  ONCE,
+  RULE_DAYS,
   type BacklogRow,
   type BoxWeek,
   type CivilDate,
@@ -7,19 +11,21 @@ import {
   type HouseholdState,
   type LengthUnit,
   type LotRow,
+  type Nth,
   type ReadyMade,
   type Rhythm,
   type RhythmProblem,
   type RoundKind,
   type RoundNow,
   type RoundRow,
+  type RuleDay,
   type Share,
   type SwapProblem,
   weekday,
 } from '@ours/core';
 import { standWords } from '@/shared/standWords';
 import { counted } from '@/kit/text/counted';
-import { dayWords, longWeekdayWords, spanWords, weekdayAndDay } from '@/kit/text/dayWords';
+import { dayWords, longWeekdayWords, spanWords, weekdayAndDay, weekdayWords } from '@/kit/text/dayWords';
 
 /** What the ready-made rounds are called, and what is done in them. */
 export const ROUND_NAMES: Readonly<Record<RoundKind, string>> = {
@@ -40,7 +46,7 @@ export const ROUND_NAMES: Readonly<Record<RoundKind, string>> = {
   own: 'A round of our own',
 };
 export const ROUND_ABOUT: Readonly<Record<ReadyMade['kind'], string>> = {
-  expiry: 'What ends within two weeks, place by place: used, thrown away or kept.',
+  expiry: 'What ends before the next one, place by place: used, thrown away or kept.',
   count: 'Counts what lies at its places, without saying before what is expected.',
   refill: 'Canisters and jars are filled up.',
   catch_all: 'What gathered there goes home, where it has a home.',
@@ -51,18 +57,52 @@ export const ROUND_ABOUT: Readonly<Record<ReadyMade['kind'], string>> = {
   papers: 'The in-tray is emptied: filed, answered, thrown away.',
   laundry: 'Wash, dry, fold, put away.',
   helper: 'Steps in your own words, to print.',
-  settling: 'Three weeks after a space was set up: what does not work yet?',
+  settling: 'Three weeks after a space was set up, once: what does not work yet?',
   pill_box: 'The boxes for the week, as typed; what goes in leaves the stock.',
   condition: 'What was noted as to mend, to wash, to repaint, worn or without a part.',
 };
 
-const MONTHLY_FIRST = /^FREQ=MONTHLY;BYDAY=1(MO|TU|WE|TH|FR|SA|SU)$/;
-const WEEKLY = /^FREQ=WEEKLY;BYDAY=((?:MO|TU|WE|TH|FR|SA|SU)(?:,(?:MO|TU|WE|TH|FR|SA|SU))*)$/;
-const DAYS = ['SU', 'MO', 'TU', 'WE', 'TH', 'FR', 'SA'] as const;
-/** A Sunday: names of days are counted from it. */
-const SUNDAY = 4;
-const nameOf = (day: string): string =>
-  longWeekdayWords(`2026-01-${String(SUNDAY + DAYS.indexOf(day as (typeof DAYS)[number])).padStart(2, '0')}`);
+/** What is done in them, where nobody has written it otherwise; common practice, no source. −18 °C is the usual temperature of a freezer. */
+export const ROUND_STEPS: Readonly<Partial<Record<RoundKind, readonly string[]>>> = {
+  defrost: [
+    'Food into cool boxes',
+    'Switch it off and leave it open',
+    'Wipe it dry',
+    'Switch it on; food back in at −18 °C',
+  ],
+  laundry: ['Wash', 'Dry', 'Fold', 'Put away'],
+  papers: ['File', 'Answer or pay', 'Throw away'],
+  settling: [
+    'Does everything go back without a thought?',
+    'What lies where it does not belong?',
+    'What is missing or does not work yet?',
+  ],
+};
+
+/** A Monday: names of days are counted from it. */
+const A_MONDAY = '2026-01-05';
+const dayNamed = (day: RuleDay): CivilDate => addDays(A_MONDAY, RULE_DAYS.indexOf(day));
+const nameOf = (day: RuleDay): string => longWeekdayWords(dayNamed(day));
+export const shortDayName = (day: RuleDay): string => weekdayWords(dayNamed(day));
+export const NTH_WORDS: Readonly<Record<Nth, string>> = {
+  1: 'first',
+  2: 'second',
+  3: 'third',
+  4: 'fourth',
+  [-1]: 'last',
+};
+
+/** `every 2 weeks`, `every month` */
+export const everyWords = (of: 'days' | 'week' | 'month', count: number): string =>
+  counted(
+    count,
+    of === 'days'
+      ? { one: 'every day', other: 'every # days' }
+      : of === 'week'
+        ? { one: 'every week', other: 'every # weeks' }
+        : { one: 'every month', other: 'every # months' },
+  );
+const listed = (words: readonly string[]): string => new Intl.ListFormat('en').format(words);
 
 /** A rhythm with its time: `every Sunday at 18:30`. */
 export const roundTimeWords = ({ rhythm, at }: Pick<RoundRow, 'rhythm' | 'at'>, thing?: string): string =>
@@ -73,20 +113,36 @@ export function rhythmWords({ kind, rule, days }: Rhythm, thing = 'it'): string 
   if (kind === 'season') return 'when the season turns';
   if (kind === 'stock') return `when ${thing} is put in`;
   if (kind === 'after') return `${counted(days ?? 0, { one: '# day', other: '# days' })} after it was last done`;
-  if (rule === 'FREQ=DAILY') return 'every day';
-  const weekly = WEEKLY.exec(rule ?? '')?.[1];
-  if (weekly) return `every ${weekly.split(',').map(nameOf).join(' and ')}`;
-  const first = MONTHLY_FIRST.exec(rule ?? '')?.[1];
-  if (first) return `on the first ${nameOf(first)} of the month`;
-  const months = /^FREQ=MONTHLY;(?:INTERVAL=(\d+);)?BYMONTHDAY=(\d+)$/.exec(rule ?? '');
-  if (months) return `on day ${months[2]} of ${months[1] ? `every ${months[1]} months` : 'each month'}`;
-  return rule ?? '';
+  if (rule === ONCE) return 'once';
+  const choice = choiceOfRule(rule ?? '');
+  switch (choice?.every) {
+    case 'day':
+      return everyWords('days', choice.interval);
+    case 'week': {
+      const days = listed(choice.days.map(nameOf));
+      return choice.interval === 1 ? `every ${days}` : `${everyWords('week', choice.interval)} on ${days}`;
+    }
+    case 'month': {
+      const on =
+        'day' in choice.on
+          ? `on day ${choice.on.day}`
+          : `on the ${NTH_WORDS[choice.on.nth]} ${nameOf(choice.on.weekday)}`;
+      return choice.interval === 1 ? `${on} of the month` : `${on}, ${everyWords('month', choice.interval)}`;
+    }
+    case 'year': {
+      // A leap year has every day; said of the same year it is said without it.
+      const on = `2024-${String(choice.month).padStart(2, '0')}-${String(choice.day).padStart(2, '0')}`;
+      return `every year on ${dayWords(on, on)}`;
+    }
+    default:
+      return rule ?? '';
+  }
 }
 
 export const RHYTHM_PROBLEMS: Readonly<Record<RhythmProblem, string>> = {
   no_day: 'Nothing says when: choose a day, or after how many days.',
-  unreadable: 'That is no recurrence rule; write for example FREQ=WEEKLY;BYDAY=SU (RFC 5545).',
-  never: 'That day never comes: no month has it. Choose another one.',
+  unreadable: 'That is no recurrence rule of days; write for example FREQ=WEEKLY;BYDAY=SU (RFC 5545).',
+  never: 'By that it never falls due: no such day comes. Choose another one.',
 };
 
 /** `due today`, `3 days late`, `next Sun 29 Nov`. */
@@ -95,7 +151,7 @@ export function whenWords(
   today: CivilDate,
 ): string {
   if (due) return lateDays === 0 ? 'due today' : counted(lateDays, { one: '# day late', other: '# days late' });
-  return next === null ? 'no next day' : weekdayAndDay(next, today);
+  return next === null ? 'does not come again' : weekdayAndDay(next, today);
 }
 
 export const minutesWords = (minutes: number): string =>
@@ -118,12 +174,31 @@ export const tickedWords = (how: 'looked' | 'carried' | 'filled' | 'done', name:
   `${how === 'looked' ? 'looked at' : how}${name === null ? '' : ` by ${name}`}`;
 export const lastWords = (on: CivilDate | null, name: string | null, today: CivilDate): string =>
   on === null ? 'not done yet' : `last done ${dayWords(on, today)}${name === null ? '' : ` by ${name}`}`;
+export const doneWords = (name: string, minutes: number | null): string =>
+  minutes === null ? `Done: ${name}.` : `Done: ${name}, ${minutesWords(minutes)}.`;
+/** Steps that would have booked something, and were not done. */
+export const unbookedWords = (count: number): string =>
+  counted(count, {
+    one: '# step is open: it was not carried, filled or swapped, and nothing of it is booked.',
+    other: '# steps are open: they were not carried, filled or swapped, and nothing of them is booked.',
+  });
+/** A phone says something of a day that is still to come. */
+export const oddDayWords = (on: CivilDate, today: CivilDate): string =>
+  `A phone noted something here on ${dayWords(on, today)}, which is still to come: check the date of that phone. It is counted on the day it was due.`;
+/** Several rounds after a long time away. */
+export const manyMissedWords = (turns: number, rounds: number): string =>
+  `${counted(turns, { one: '# turn', other: '# turns' })} of ${counted(rounds, { one: '# round', other: '# rounds' })} were missed.`;
+/** Since when a thing lies in a catch-all: `here since 3 May`. */
+export const hereSinceWords = (since: CivilDate | null, today: CivilDate): string =>
+  since === null ? '' : since === today ? 'here since today' : `here since ${dayWords(since, today)}`;
+
 export const afreshWords = (missed: number): string =>
   `${counted(missed, { one: '# turn was', other: '# turns were' })} missed. Begin afresh: it is counted from today, and nothing is lost.`;
 
 /** The weekday of a day as a rule names it. */
-export const ruleDay = (day: CivilDate): string => DAYS[weekday(day)]!;
-export const WEEKDAY_CHOICES = [1, 2, 3, 4, 5, 6, 0].map((at) => ({ value: DAYS[at]!, label: nameOf(DAYS[at]!) }));
+export const ruleDay = (day: CivilDate): RuleDay =>
+  RULE_DAYS[(weekday(day) + RULE_DAYS.length - 1) % RULE_DAYS.length]!;
+export const WEEKDAY_CHOICES = RULE_DAYS.map((day) => ({ value: day, label: shortDayName(day) }));
 
 /** What was counted against what was expected, said after. */
 export const countedWords = (expected: string, found: string): string =>
@@ -205,14 +280,6 @@ export function turnTitle({ round, strip }: RoundNow, day: CivilDate, today: Civ
   return `${round.name}, ${dayWords(day, today)}, ${TURN_WORDS[state]}`;
 }
 
-/** What a reminder says: `Due: Friday list, Expiry round and 2 more.` */
-export function dueTodayWords(due: readonly Pick<RoundNow, 'round'>[]): string {
-  const names = due.map(({ round }) => round.name);
-  return names.length <= 3
-    ? `Due: ${names.join(', ')}.`
-    : `Due: ${names.slice(0, 2).join(', ')} and ${names.length - 2} more.`;
-}
-
 /** These find what there is to do by themselves, wherever it is. */
 const FINDS_ANYWHERE: ReadonlySet<RoundKind> = new Set(['expiry', 'medicine', 'condition', 'refill']);
 /** Why a round has no step now. */
@@ -287,5 +354,4 @@ const HELD: Readonly<Record<CalendarHolds, string>> = {
   dates: 'what ends on which day',
 };
 /** `the rounds and the shop days` */
-export const holdsWords = (holds: readonly CalendarHolds[]): string =>
-  new Intl.ListFormat('en').format(holds.map((one) => HELD[one]));
+export const holdsWords = (holds: readonly CalendarHolds[]): string => listed(holds.map((one) => HELD[one]));

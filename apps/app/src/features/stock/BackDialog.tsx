@@ -1,4 +1,11 @@
-import { opsForBringingBack, quantityField, type HouseholdState, type LoanRow } from '@ours/core';
+import {
+  formatQuantity,
+  opsForBringingBack,
+  outAmount,
+  quantityField,
+  type HouseholdState,
+  type LoanRow,
+} from '@ours/core';
 import { useState } from 'react';
 import { XStack, YStack } from 'tamagui';
 import { Field } from '@/kit/form/Field';
@@ -15,10 +22,10 @@ const AMOUNT = quantityField(1);
 /** Several of a thing come back, all of them or some. */
 export function BackDialog({ loan, state, onClose }: { loan: LoanRow; state: HouseholdState; onClose: () => void }) {
   const runCommand = useRunCommand();
-  const figure = useFigure(AMOUNT, 'metric', loan.thousandths);
+  const out = outAmount(state, loan);
+  const figure = useFigure(AMOUNT, 'metric', out);
   const [sent, setSent] = useState(false);
-  const out = loan.thousandths ?? 0;
-  const tooMany = figure.value !== null && figure.value > out ? `Only ${out / 1000} went out.` : undefined;
+  const tooMany = figure.value !== null && figure.value > out ? `Only ${formatQuantity(out)} went out.` : undefined;
   const save = (): void => {
     setSent(true);
     if (figure.value === null || tooMany) return;
@@ -27,7 +34,9 @@ export function BackDialog({ loan, state, onClose }: { loan: LoanRow; state: Hou
     void runCommand(
       'brought_back',
       opsForBringingBack(state, loan, figure.value, opContext()),
-      rest > 0 ? `Back: ${figure.value / 1000} of ${out / 1000}; the rest is still out.` : `Back: ${loan.what}.`,
+      rest > 0
+        ? `Back: ${formatQuantity(figure.value)} of ${formatQuantity(out)}; the rest is still out.`
+        : `Back: ${loan.what}.`,
     );
   };
   return (
@@ -35,7 +44,7 @@ export function BackDialog({ loan, state, onClose }: { loan: LoanRow; state: Hou
       <Text>{outWords(loan, today())}</Text>
       <YStack>
         <Field
-          label={`How many of ${out / 1000} came back`}
+          label={`How many of ${formatQuantity(out)} came back`}
           {...figure.input}
           inputMode="decimal"
           problem={(sent ? tooMany : undefined) ?? figure.problem}

@@ -1,4 +1,4 @@
-import { opsForBringingBack, type LoanRow } from '@ours/core';
+import { opsForBringingBack, outAmount, type LoanRow } from '@ours/core';
 import { useState, type ReactNode } from 'react';
 import { useHousehold } from '@/shared/HouseholdProvider';
 import { opContext } from '@/shared/opContext';
@@ -12,7 +12,7 @@ export function useBringBack(): { bringBack: (loan: LoanRow) => void; dialog: Re
   const [asking, setAsking] = useState<LoanRow | null>(null);
   return {
     bringBack: (loan) => {
-      if (loan.thousandths !== null && loan.thousandths > 1000) return setAsking(loan);
+      if (outAmount(state, loan) > 1000) return setAsking(loan);
       void runCommand('brought_back', opsForBringingBack(state, loan, null, opContext()), `Back: ${loan.what}.`);
     },
     dialog: asking ? <BackDialog loan={asking} state={state} onClose={() => setAsking(null)} /> : null,

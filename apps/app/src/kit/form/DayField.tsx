@@ -15,8 +15,8 @@ export function DayField({
   label: string;
   start?: string;
   habits: DateHabits;
-  /** Null: nothing that can be read stands there. */
-  onChange: (on: CivilDate | null) => void;
+  /** Null: nothing that can be read stands there; with what was typed. */
+  onChange: (on: CivilDate | null, text: string) => void;
 }) {
   const { facing, today } = habits;
   const [text, setText] = useState(start);
@@ -27,7 +27,7 @@ export function DayField({
     setText(next);
     setChosen(null);
     const read = readDate(next, habits);
-    onChange(read.kind === 'date' ? read.on : null);
+    onChange(read.kind === 'date' ? read.on : null, next);
   };
   return (
     <YStack gap={6}>
@@ -51,7 +51,7 @@ export function DayField({
             value={chosen}
             onChange={(day) => {
               setChosen(day);
-              onChange(day);
+              onChange(day, text);
             }}
           />
         </XStack>

@@ -1,0 +1,1 @@
+export { opsForSettling } from './ready';
