@@ -101,7 +101,7 @@ test('medicine log: two phones see each other’s entries, and say when they can
   }
   await expect(page.getByText('This is a log; it advises no dose.')).toBeVisible();
   await page.getByRole('button', { name: 'Record what was given' }).click();
-  await page.getByLabel('How much').fill('5 ml');
+  await page.getByLabel('How much was given').fill('5 ml');
   await page.getByRole('textbox', { name: /^Temperature before/ }).fill('38.9');
   await page.getByRole('button', { name: 'Record it' }).click();
   await expect(page.getByTestId('by-the-package')).toContainText('By the package: not before');

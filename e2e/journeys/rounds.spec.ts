@@ -56,20 +56,33 @@ test('rounds: a ready-made one is switched on, one of our own with a day that ne
   await page.getByRole('radio', { name: 'A rule' }).click();
   await page.getByRole('textbox', { name: 'Rule' }).fill('FREQ=YEARLY;BYMONTH=2;BYMONTHDAY=31');
   await page.getByRole('button', { name: 'Save' }).click();
-  await expect(page.getByRole('alert')).toHaveText('That day never comes: no month has it. Choose another one.');
+  await expect(page.getByRole('alert')).toHaveText(
+    'By that it never falls due: no such day comes. Choose another one.',
+  );
+  // An answer at once, where the rule is looked for up to the year 9999 otherwise.
+  await page.getByRole('textbox', { name: 'Rule' }).fill('FREQ=DAILY;BYMONTH=2;BYMONTHDAY=31');
+  await expect(page.getByRole('textbox', { name: 'Rule' })).toHaveValue('FREQ=DAILY;BYMONTH=2;BYMONTHDAY=31');
+  await page.getByRole('radio', { name: 'Yearly' }).click();
+  await page.getByLabel('On which day of the year').fill('31 feb');
+  await expect(page.getByRole('alert')).toHaveText('“31 feb” is a day of no year; write for example 5 jun.');
+  await page.getByRole('radio', { name: 'A rule' }).click();
   await page.getByRole('textbox', { name: 'Rule' }).fill('FREQ=YEARLY;BYMONTH=10;BYMONTHDAY=1');
   await page.getByRole('button', { name: 'Save' }).click();
   await expect(page.getByRole('button', { name: /^Chimney/ })).toBeVisible();
 
   await page.getByRole('button', { name: /^Expiry round/ }).click();
   const steps = page.getByTestId('round-steps');
-  const thrown = steps.getByRole('button', { name: 'Thrown' });
-  await expect(thrown.first()).toBeVisible();
-  const many = await thrown.count();
-  await thrown.first().click();
-  await expect(thrown).toHaveCount(many - 1);
+  const first = steps.getByRole('button', { name: /(best|use) (before|by|until)/ }).first();
+  const name = (await first.locator('span').first().textContent())!;
+  const row = steps.getByText(name, { exact: true });
+  const many = await row.count();
+  await steps
+    .getByRole('button', { name: /hrown$/ })
+    .first()
+    .click();
+  await expect(row).toHaveCount(many - 1);
   await page.getByRole('button', { name: 'Undo' }).first().click();
-  await expect(thrown).toHaveCount(many);
+  await expect(row).toHaveCount(many);
   await allSaved(page);
 });
 
@@ -168,5 +181,42 @@ test('a pill box is filled by its round and leaves the stock; what a set lacks i
   await expect(broken).toHaveCount(many - 1);
   await page.getByRole('button', { name: 'Undo' }).first().click();
   await expect(broken).toHaveCount(many);
+  await allSaved(page);
+});
+
+test('a catch-all is chosen down to its bin, every second Saturday', async ({ page, server }) => {
+  await openDemo(page, server);
+  await goTo(page, 'Rounds');
+  await page.getByRole('button', { name: 'Rounds …' }).click();
+  const ready = page.getByRole('dialog');
+  await ready.getByRole('button', { name: 'Where …' }).nth(1).click();
+  await expect(page.getByLabel('What is it called?')).toHaveValue('Catch-all review');
+  await page.getByLabel('What is it called?').fill('Towel tray');
+  await page.getByRole('radio', { name: 'Weekly' }).click();
+  await page.getByRole('button', { name: 'Less often' }).click();
+  for (const day of ['Mon', 'Tue', 'Wed', 'Thu', 'Fri', 'Sat', 'Sun']) {
+    const button = page.getByRole('button', { name: day, exact: true });
+    if (((await button.getAttribute('aria-pressed')) === 'true') !== (day === 'Sat')) await button.click();
+  }
+  await page.getByRole('button', { name: 'A shelf or bin …' }).click();
+  await page.getByLabel('Which shelf or bin? By code or name').fill('towels');
+  await page
+    .getByRole('button', { name: /^towels/ })
+    .first()
+    .click();
+  await expect(page.getByRole('button', { name: 'Without towels' })).toBeVisible();
+  await page.getByRole('button', { name: 'Save' }).click();
+  const row = page.getByRole('button', { name: /^Towel tray/ });
+  await expect(row).toContainText('every 2 weeks on Saturday');
+  await row.click();
+  await expect(
+    page
+      .getByTestId('round-steps')
+      .getByText(/^here since /)
+      .first(),
+  ).toBeVisible();
+  await page.getByRole('button', { name: 'A minute more' }).click();
+  await page.getByRole('button', { name: 'Done, all of it' }).click();
+  await expect(page.getByText('Done: Towel tray, 2 min.')).toBeVisible();
   await allSaved(page);
 });

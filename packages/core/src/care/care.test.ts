@@ -181,6 +181,17 @@ it('an entry ahead of this clock says that two clocks disagree', () => {
   expect(careNow(state, 'pim', 'item syrup', Date.parse('2026-11-25T11:59Z')).ahead).toHaveLength(0);
 });
 
+it('two people within a quarter of an hour may have written down one giving; one person, or later, has not', () => {
+  const by = (at: string, byId: string) => ({ ...given(at), byId });
+  const now = Date.parse('2026-11-25T12:00Z');
+  const twice = (entries: CareEntryRow[]) =>
+    careNow(home([medicine('syrup')], entries), 'pim', 'item syrup', now).twice?.map(({ byId }) => byId) ?? null;
+  expect(twice([by('2026-11-25T09:10Z', 'eskil'), by('2026-11-25T09:00Z', 'runa')])).toEqual(['runa', 'eskil']);
+  expect(twice([by('2026-11-25T09:10Z', 'runa'), by('2026-11-25T09:00Z', 'runa')])).toBeNull();
+  expect(twice([by('2026-11-25T09:20Z', 'eskil'), by('2026-11-25T09:00Z', 'runa')])).toBeNull();
+  expect(twice([by('2026-11-24T09:10Z', 'eskil'), by('2026-11-24T09:00Z', 'runa')])).toBeNull();
+});
+
 it('the shelf is read by person, then by what things are for; the rest comes last', () => {
   const state = home(
     [

@@ -9,6 +9,8 @@ import { ingredientsOf } from './ingredients';
 
 const HOUR_MS = 3_600_000;
 export const DAY_MS = 24 * HOUR_MS;
+/** Two entries so near each other, by two people, may be of one giving that both wrote down. Own default. */
+const TWICE_MS = 15 * 60_000;
 /** An entry this far ahead of the clock says that two clocks disagree. */
 const AHEAD_MS = 120_000;
 
@@ -123,6 +125,8 @@ export interface CareNow {
   inDay: number;
   /** Entries later than this phone's clock: one of two clocks is wrong. */
   ahead: CareEntryRow[];
+  /** Of the last 24 hours two entries by two people within a quarter of an hour: perhaps both wrote down one giving; null: none. */
+  twice: [CareEntryRow, CareEntryRow] | null;
 }
 
 /**
@@ -155,7 +159,18 @@ export function careNow(state: HouseholdState, personId: string, itemId: string,
     notBeforeMs: notBeforeMs > nowMs ? notBeforeMs : null,
     inDay: counted.filter(within).length,
     ahead: all.filter((entry) => Date.parse(entry.at) > nowMs + AHEAD_MS),
+    twice: writtenTwice(given.filter(within)),
   };
+}
+
+/** @param entries the newest first */
+function writtenTwice(entries: readonly CareEntryRow[]): [CareEntryRow, CareEntryRow] | null {
+  for (const [at, later] of entries.entries()) {
+    const earlier = entries[at + 1];
+    if (!earlier || (later.byId ?? later.byName) === (earlier.byId ?? earlier.byName)) continue;
+    if (Date.parse(later.at) - Date.parse(earlier.at) <= TWICE_MS) return [earlier, later];
+  }
+  return null;
 }
 
 /** The medicines of a shelf as one reads it: by whose they are, then by what they are for. */

@@ -1,4 +1,4 @@
-import { day, defineEntity, id, listOf, oneOf, orNull, quantity, text, weakRef } from '../definition';
+import { added, day, defineEntity, id, listOf, oneOf, orNull, quantity, text, weakRef } from '../definition';
 
 /**
  * Why something is not in its place.
@@ -18,6 +18,8 @@ export const loan = defineEntity('loan', {
     /** To whom, or where. */
     to: text(1, 120),
     what: text(1, 120),
+    /** What it is wanted for. */
+    forWhat: added(orNull(text(1, 120))),
     byId: orNull(weakRef('person')),
     outOn: day,
     dueOn: orNull(day),

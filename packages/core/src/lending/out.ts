@@ -122,7 +122,7 @@ export function loansOut(state: HouseholdState): LoanRow[] {
 export const overdueDays = ({ dueOn }: Pick<LoanRow, 'dueOn'>, today: CivilDate): number =>
   dueOn === null ? 0 : Math.max(0, daysBetween(dueOn, today));
 
-type Said = Pick<LoanFields, 'way' | 'to' | 'what' | 'dueOn' | 'byId'>;
+type Said = Pick<LoanFields, 'way' | 'to' | 'what' | 'forWhat' | 'dueOn' | 'byId'>;
 const fieldsOf = (whatId: string, thousandths: number | null, said: Said, { today }: OpContext): LoanFields => ({
   ...said,
   whatId,

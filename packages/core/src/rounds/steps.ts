@@ -71,6 +71,16 @@ export function stepsOfRound(state: HouseholdState, round: RoundRow, today: Civi
     refill: null,
     swap: null,
   });
+  /** Lots by the places they lie in, in walking order. */
+  const atPlaces = (lots: readonly LotRow[]): RoundStep[] => {
+    const places = new Map<string, LotRow[]>();
+    for (const lot of lots) {
+      const known = places.get(lot.nookId);
+      if (known) known.push(lot);
+      else places.set(lot.nookId, [lot]);
+    }
+    return inWalkingOrder(state, [...places.keys()], round).map((id) => at(id, places.get(id)!));
+  };
   /** Its places with all that lies there: what is lent or in use elsewhere is neither seen nor counted. */
   const whole = (): RoundStep[] =>
     [...new Set(round.nookIds.flatMap((id) => nooksWithin(state, id)))]
@@ -93,9 +103,7 @@ export function stepsOfRound(state: HouseholdState, round: RoundRow, today: Civi
         .filter(({ due: { on } }) => on <= until)
         .filter(({ item }) => medicines === null || medicines.has(item.id) || purposeOf(item) === 'medicine')
         .filter(({ lot }) => within === null || within.has(lot.nookId));
-      const places = new Map<string, LotRow[]>();
-      for (const { lot } of due) places.set(lot.nookId, [...(places.get(lot.nookId) ?? []), lot]);
-      return [...own, ...inWalkingOrder(state, [...places.keys()], round).map((id) => at(id, places.get(id)!))];
+      return [...own, ...atPlaces(due.map(({ lot }) => lot))];
     }
     case 'catch_all': {
       // What has a home elsewhere can go at once: first.
@@ -120,11 +128,12 @@ export function stepsOfRound(state: HouseholdState, round: RoundRow, today: Civi
     }
     case 'condition': {
       const within = round.nookIds.length === 0 ? null : new Set(round.nookIds.flatMap((id) => nooksWithin(state, id)));
-      const places = new Map<string, LotRow[]>();
-      for (const lot of state.all('lot'))
-        if (lot.condition && lot.quantityThousandths > 0 && (within === null || within.has(lot.nookId)))
-          places.set(lot.nookId, [...(places.get(lot.nookId) ?? []), lot]);
-      return [...own, ...inWalkingOrder(state, [...places.keys()], round).map((id) => at(id, places.get(id)!))];
+      const isMeant = ({ condition, quantityThousandths, nookId }: LotRow): boolean =>
+        condition !== null &&
+        condition !== undefined &&
+        quantityThousandths > 0 &&
+        (within === null || within.has(nookId));
+      return [...own, ...atPlaces(state.all('lot').filter(isMeant))];
     }
     case 'pill_box':
       return [

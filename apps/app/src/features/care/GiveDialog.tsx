@@ -8,7 +8,7 @@ import {
   type PersonRow,
 } from '@ours/core';
 import { useState } from 'react';
-import { XStack } from 'tamagui';
+import { XStack, YStack } from 'tamagui';
 import { amountWords } from '@/features/stock/words';
 import { Choices } from '@/kit/form/Choices';
 import { Field } from '@/kit/form/Field';
@@ -51,7 +51,7 @@ export function GiveDialog({
   const { me } = useHouseholdContext();
   const order = useHousehold(({ state }) => state.get('household', me.householdId)?.dateOrder ?? null);
   const runCommand = useRunCommand();
-  const [amount, setAmount] = useState(now?.given[0]?.amount ?? '');
+  const [amount, setAmount] = useState('');
   const [when, setWhen] = useState<When>('now');
   const [time, setTime] = useState('');
   const [warm, setWarm] = useState('');
@@ -104,6 +104,8 @@ export function GiveDialog({
     );
   };
   const early = now?.notBeforeMs ?? null;
+  // Nothing is filled in beforehand: an amount that stands there reads like one that is to be given.
+  const last = now?.given[0]?.amount ?? '';
   return (
     <Dialog
       title={item === null ? `Temperature of ${person.name}` : `${item.name}, given to ${person.name}`}
@@ -116,7 +118,12 @@ export function GiveDialog({
         </Strong>
       ) : null}
       {item === null ? null : (
-        <Field label="How much" value={amount} onChangeText={setAmount} maxLength={40} placeholder="5 ml" />
+        <XStack gap={8} alignItems="flex-end">
+          <YStack flex={1} minWidth={0}>
+            <Field label="How much was given" value={amount} onChangeText={setAmount} maxLength={40} />
+          </YStack>
+          {last === '' || amount !== '' ? null : <Button label={`${last}, as last`} onPress={() => setAmount(last)} />}
+        </XStack>
       )}
       <Choices
         label="When"

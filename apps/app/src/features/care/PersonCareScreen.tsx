@@ -50,6 +50,7 @@ import {
   passedWords,
   spanOfMinutes,
   temperatureWords,
+  twiceWords,
   typedWords,
 } from './words';
 
@@ -238,6 +239,11 @@ function ByThePackage({
           {`An entry stands at ${momentWords(now.ahead[0]!.at, nowMs)}, later than this phone’s clock shows: check both clocks.`}
         </Strong>
       ) : null}
+      {now.twice === null ? null : (
+        <Strong role="note" color="$late">
+          {twiceWords(now.twice, nowMs)}
+        </Strong>
+      )}
       <XStack gap={8} alignItems="baseline" justifyContent="space-between" flexWrap="wrap">
         <Strong fontSize={18} lineHeight={24}>
           {limit === null

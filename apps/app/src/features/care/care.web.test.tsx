@@ -89,6 +89,9 @@ it('records what was given, though it is early, with the temperature before', as
   fireEvent.change(screen.getByLabelText(/^Temperature before/), { target: { value: '412' } });
   expect(screen.getByText(/“412” is no temperature of a person/)).toBeTruthy();
   fireEvent.change(screen.getByLabelText(/^Temperature before/), { target: { value: '38,9' } });
+  // Nothing stands there beforehand: it would read like what is to be given.
+  expect(screen.getByLabelText('How much was given')).toHaveProperty('value', '');
+  await press('5 ml, as last');
   await press('Record it');
   await waitFor(async () => expect(await queued()).toHaveLength(1));
   const [command] = await queued();

@@ -9,6 +9,7 @@ import {
   PILL_TIMES,
   readDate,
   type BoxPart,
+  type CareEntryRow,
   type DateHabits,
   type LengthUnit,
   type PackageLimit,
@@ -67,6 +68,10 @@ export const passedWords = ({ leastHours }: Pick<PackageLimit, 'leastHours'>): s
   leastHours === null
     ? 'On the package'
     : `By the package: ${counted(leastHours, { one: '# hour has', other: '# hours have' })} passed since the last`;
+
+/** Two entries that may be of one giving. */
+export const twiceWords = ([one, other]: readonly [CareEntryRow, CareEntryRow], nowMs: number): string =>
+  `${one.byName || 'Somebody'} and ${other.byName || 'somebody'} both recorded it, at ${momentWords(one.at, nowMs)} and ${momentWords(other.at, nowMs)}: both count. If it was given once, take one out.`;
 
 /** What is said of another phone of the home. */
 export function phoneWords(name: string, minutes: number): string {

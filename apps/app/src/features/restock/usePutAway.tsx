@@ -95,6 +95,8 @@ export function usePutAway(
   const keys = dateKeys(day, item ? keepDaysOf(item, every, guide) : null);
   const [key, setKey] = useState<string | null>(null);
   const [typed, setTyped] = useState<CivilDate | null>(null);
+  /** A date stands there that is not read: nothing goes away without it. */
+  const [unread, setUnread] = useState(false);
   /** Each key that is pressed empties the field beside it; typing in it does not. */
   const [emptied, setEmptied] = useState(0);
   const [code, setCode] = useState<ScannedGoods | null>(null);
@@ -222,6 +224,7 @@ export function usePutAway(
         onPick={(picked) => {
           setKey(picked);
           setTyped(null);
+          setUnread(false);
           setEmptied((times) => times + 1);
         }}
       />
@@ -229,8 +232,9 @@ export function usePutAway(
         key={emptied}
         label="or as it is printed"
         habits={{ order, today: day, facing: kind === 'use_by' ? 'ahead_safety' : 'ahead' }}
-        onChange={(on) => {
+        onChange={(on, text) => {
           setTyped(on);
+          setUnread(on === null && text.trim() !== '');
           if (on !== null) setKey(null);
         }}
       />
@@ -262,7 +266,7 @@ export function usePutAway(
     dialog,
     /** What is still missing; empty: nothing is. */
     note: saidDate ? '' : 'Say until when it is good, or that there is no date on it.',
-    ready: nookId !== null && saidDate,
+    ready: nookId !== null && !unread && saidDate,
     save,
   };
 }

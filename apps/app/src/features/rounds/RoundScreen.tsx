@@ -56,6 +56,8 @@ import {
 } from './words';
 
 const DAY_MINUTES = 1440;
+/** What a phone shows at once, with the things at them. */
+const FIRST_STEPS = 5;
 /** What is done in the step is booked: carried, filled, or two bins that change places. */
 const books = ({ key, refill, swap }: RoundStep): boolean =>
   refill !== null || swap !== null || personOfBox(key) !== null;
@@ -185,6 +187,7 @@ function OneRound({ round }: { round: RoundRow }) {
         />
         {steps.length === 0 ? <Text padding={16}>{emptyRoundWords(round)}</Text> : null}
         <LongList
+          first={FIRST_STEPS}
           entries={steps}
           keyOf={({ key }) => key}
           draw={(step) => (

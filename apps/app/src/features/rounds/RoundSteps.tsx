@@ -161,7 +161,7 @@ export function StepRows({
 }
 
 /** So many of a place are shown at once. */
-const SHOWN = 12;
+const SHOWN = 6;
 /** The things at a step: of very many the first ones, and more when they are asked for. */
 function StepLots({ step, round, state }: { step: RoundStep; round: RoundRow; state: HouseholdState }) {
   const [shown, setShown] = useState(SHOWN);

@@ -27,14 +27,16 @@ export function LendDialog({ what, onClose }: { what: GoingOut; onClose: () => v
   const [to, setTo] = useState('');
   const [byId, setById] = useState<string | null>(useOwnPerson());
   const [dueOn, setDueOn] = useState<CivilDate | null>(null);
+  const [dueUnread, setDueUnread] = useState(false);
+  const [forWhat, setForWhat] = useState('');
   const [sent, setSent] = useState(false);
   const lent = way === 'lent';
   const problem = to.trim() === '' ? (lent ? 'To whom does it go?' : 'Where is it taken?') : null;
   const late = dueOn !== null && dueOn < day ? 'That day has passed; due back is today or later.' : null;
   const save = (): void => {
     setSent(true);
-    if (problem || late) return;
-    const said = { way, to: to.trim(), what: what.name, byId, dueOn };
+    if (problem || late || dueUnread) return;
+    const said = { way, to: to.trim(), what: what.name, byId, dueOn, forWhat: forWhat.trim() || null };
     const ops =
       'lot' in what
         ? opsForLending(what.lot, what.thousandths, said, opContext())
@@ -62,10 +64,24 @@ export function LendDialog({ what, onClose }: { what: GoingOut; onClose: () => v
         placeholder={lent ? 'the neighbour' : 'on the kitchen table'}
         problem={sent ? (problem ?? undefined) : undefined}
       />
-      <DayField label="Due back, if it was said" onChange={setDueOn} habits={{ order, today: day, facing: 'ahead' }} />
-      {late ? (
+      <Field
+        label="For what, if it was said"
+        value={forWhat}
+        onChangeText={setForWhat}
+        maxLength={120}
+        placeholder="Saturday’s party"
+      />
+      <DayField
+        label="Due back, if it was said"
+        onChange={(on, text) => {
+          setDueOn(on);
+          setDueUnread(on === null && text.trim() !== '');
+        }}
+        habits={{ order, today: day, facing: 'ahead' }}
+      />
+      {late || (sent && dueUnread) ? (
         <Small role="alert" color="$late">
-          {late}
+          {late ?? 'The day it is due back is not read yet: mend it, or leave it empty.'}
         </Small>
       ) : null}
       <PersonChoice label="Who gives it" value={byId} nobody="Not said" onChange={setById} />

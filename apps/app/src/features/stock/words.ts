@@ -51,12 +51,12 @@ export function lotAmountWords(lot: LotRow, item: ItemRow): string {
 
 /** Who has something, or where it is, since when: `lent to the mill since 3 May`, `on the kitchen table since today`. */
 export function outWords(
-  { way, to, outOn, dueOn }: Pick<LoanRow, 'way' | 'to' | 'outOn' | 'dueOn'>,
+  { way, to, outOn, dueOn, forWhat }: Pick<LoanRow, 'way' | 'to' | 'outOn' | 'dueOn' | 'forWhat'>,
   today: CivilDate,
 ): string {
   const since = outOn === today ? 'today' : dayWords(outOn, today);
   const where = way === 'lent' ? `lent to ${to}` : to;
-  return `${where} since ${since}${dueOn === null ? '' : `, due back ${dayWords(dueOn, today)}`}`;
+  return `${where}${forWhat ? ` (${forWhat})` : ''} since ${since}${dueOn === null ? '' : `, due back ${dayWords(dueOn, today)}`}`;
 }
 
 export const CONDITION_WORDS: Readonly<Record<Condition, string>> = {
