@@ -220,3 +220,52 @@ test('a catch-all is chosen down to its bin, every second Saturday', async ({ pa
   await expect(page.getByText('Done: Towel tray, 2 min.')).toBeVisible();
   await allSaved(page);
 });
+
+test('a space is set up as planned: it is looked at once more in three weeks, and a new bin that wanders is named and put back @wide', async ({
+  page,
+  server,
+}) => {
+  test.setTimeout(90_000);
+  await openDemo(page, server);
+  await goTo(page, 'Nooks');
+  await page.getByRole('link', { name: /^Rack 2/ }).click();
+  await page.getByRole('button', { name: 'Plan' }).click();
+  await page.getByRole('navigation', { name: 'Setting up' }).getByRole('link', { name: 'Plan' }).click();
+  const another = page.getByRole('button', { name: 'Another' });
+  if (await another.isVisible()) await another.click();
+  await page.getByRole('button', { name: 'Find the best mix' }).click();
+  await expect(page.getByRole('button', { name: 'Find again' })).toBeVisible();
+  await page.getByRole('button', { name: 'Use this plan' }).click();
+  await expect(page.getByRole('checkbox', { name: 'Look at it again in three weeks', checked: true })).toBeVisible();
+  await page.getByRole('button', { name: 'Set up as planned' }).click();
+  await expect(page.getByText('Set up as planned: Rack 2.')).toBeVisible();
+
+  const drifted = page.getByText('Stands on another shelf; planned: ', { exact: false });
+  const lookAtDrift = async (): Promise<void> => {
+    await goTo(page, 'Rounds');
+    await expect(page.getByRole('button', { name: /^Check after three weeks: Rack 2/ })).toContainText('once');
+    await page.getByRole('button', { name: 'Look', exact: true }).click();
+    await expect(page.getByText(/as set up/)).toBeVisible();
+  };
+  await lookAtDrift();
+  await expect(drifted).toHaveCount(0);
+
+  await goTo(page, 'Nooks');
+  await page.getByRole('link', { name: /^Rack 2/ }).click();
+  const bin = page.getByRole('button', { name: /^Bin / }).first();
+  await bin.click();
+  const panel = page.getByTestId('nook-panel');
+  await panel.getByRole('button', { name: 'Move' }).click();
+  const dialog = page.getByRole('dialog');
+  await dialog.getByRole('textbox').fill('Wash-room cupboard');
+  await dialog
+    .getByRole('button', { name: /Wash-room cupboard/ })
+    .first()
+    .click();
+  await expect(page.getByText(/^Moved: /)).toBeVisible();
+  await lookAtDrift();
+  await expect(drifted).toHaveCount(1);
+  await page.getByRole('button', { name: 'Put back' }).click();
+  await expect(drifted).toHaveCount(0);
+  await allSaved(page);
+});
