@@ -1,3 +1,4 @@
+export { recordedOfKind } from './backlog';
 export { type Drift, driftOf } from './drift';
 export { opsForPuttingRight, opsForTakingOver, strayHomes, straysHere } from './driftOps';
 export { type CalendarHolding, homeCalendar } from './calendar';

@@ -1,10 +1,12 @@
-import { type BacklogRow, type FieldsOf } from '@ours/core';
+import { recordedOfKind, type BacklogRow, type FieldsOf } from '@ours/core';
 import { useState } from 'react';
 import { XStack, YStack } from 'tamagui';
 import { Choices } from '@/kit/form/Choices';
 import { Field } from '@/kit/form/Field';
 import { Stepper } from '@/kit/form/Stepper';
 import { ListHeading, ListRow } from '@/kit/layout/ListRow';
+import { LongList } from '@/kit/layout/LongList';
+import { amountOfWords } from '@/features/stock/words';
 import { Screen } from '@/kit/layout/Screen';
 import { Button } from '@/kit/press/Button';
 import { Mono, Small, Strong, Text } from '@/kit/text/Text';
@@ -19,7 +21,6 @@ import { backlogWords, leftOfWords, minutesWords } from './words';
 
 const LENGTHS = [15, 25, 45] as const;
 const LISTED = 20;
-const FOUND = 12;
 const COUNTS = ['putAway', 'givenAway', 'left'] as const;
 const COUNT_WORDS: Readonly<Record<(typeof COUNTS)[number], string>> = {
   putAway: 'Put away',
@@ -127,17 +128,14 @@ function Begin() {
 function Sitting({ sitting }: { sitting: BacklogRow }) {
   const runCommand = useRunCommand();
   const nowMs = useNow();
-  const { found } = useHousehold(({ state, store, version }) => ({
+  const { found } = useHousehold(({ state, version }) => ({
     version,
-    found: store.finder
-      .find(sitting.words, FOUND)
-      .flatMap((one) => (one.kind === 'item' ? one.lots.map((lot) => ({ lot, name: one.item.name })) : []))
-      .map(({ lot, name }) => ({
-        id: lot.id,
-        name,
-        nookId: lot.nookId,
-        where: wayTo(state, lot.nookId)?.steps.slice(1, 3).join(' › ') ?? '',
-      })),
+    found: recordedOfKind(state, sitting.words).map(({ lot, item }) => ({
+      id: lot.id,
+      name: amountOfWords(lot.quantityThousandths, item),
+      nookId: lot.nookId,
+      where: wayTo(state, lot.nookId)?.steps.slice(1, 3).join(' › ') ?? '',
+    })),
   }));
   const change = (fields: Partial<FieldsOf['backlog']>, words: string): void =>
     void runCommand('backlog_counted', [{ op: 'change', entity: 'backlog', id: sitting.id, fields }], words);
@@ -174,11 +172,15 @@ function Sitting({ sitting }: { sitting: BacklogRow }) {
       </YStack>
       <ListHeading title="Recorded of it" remark={found.length === 0 ? undefined : `${found.length}`} />
       {found.length === 0 ? (
-        <Small padding={16}>Nothing in the home is called so.</Small>
+        <Small padding={16}>Nothing that is called so, or is of that category or tag, is recorded.</Small>
       ) : (
-        found.map(({ id, name, nookId, where }) => (
-          <ListRow key={id} title={name} detail={where} right={<NookPlate nookId={nookId} />} />
-        ))
+        <LongList
+          entries={found}
+          keyOf={({ id }) => id}
+          draw={({ name, nookId, where }) => (
+            <ListRow title={name} detail={where} right={<NookPlate nookId={nookId} />} />
+          )}
+        />
       )}
     </YStack>
   );

@@ -22,7 +22,7 @@ it('one kind of thing is collected, counted where it went, and stopped', async (
   await press('Begin');
   expect((await screen.findByRole('timer')).textContent).toBe('25 min');
   expect(screen.getByText('Recorded of it')).toBeTruthy();
-  expect(screen.getByText('Paper lantern')).toBeTruthy();
+  expect(screen.getByText(/Paper lantern/)).toBeTruthy();
   await press('One more: Put away');
   await press('One more: Put away');
   await press('One more: Given away');
