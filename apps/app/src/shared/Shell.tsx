@@ -24,6 +24,7 @@ const PLACES: readonly Place[] = [
 function isAt(place: Place, path: string): boolean {
   if (place.path === '/nooks') return /^\/(nooks|space|nook|containers)/.test(path);
   if (place.path === '/restock') return /^\/(restock|item|stock|use-first)/.test(path);
+  if (place.path === '/rounds') return /^\/(rounds?|drift|kits?|out|care|backlog|recall|reserve)(\/|$)/.test(path);
   return place.path === path;
 }
 

@@ -58,6 +58,7 @@ export const careEntry = tableOf('care_entry');
 export const pillFill = tableOf('pill_fill');
 export const photo = tableOf('photo');
 export const tour = tableOf('tour');
+export const tourStop = tableOf('tour_stop');
 
 export const account = pgTable(
   'account',

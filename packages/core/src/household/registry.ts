@@ -37,6 +37,7 @@ import { pillFill } from '../care/pillFill.entity';
 import { packTick } from '../lending/packTick.entity';
 import { photo } from '../pictures/photo.entity';
 import { tour } from '../pictures/tour.entity';
+import { tourStop } from '../pictures/tourStop.entity';
 import { use } from '../use/use.entity';
 import {
   type EntityDefinition,
@@ -89,6 +90,7 @@ export const ENTITIES = {
   pill_fill: pillFill,
   photo,
   tour,
+  tour_stop: tourStop,
   kept_view: keptView,
 };
 type Entities = typeof ENTITIES;

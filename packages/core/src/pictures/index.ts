@@ -1,7 +1,7 @@
 export {
   beforeAndAfter,
   fittedSize,
-  openTour,
+  opsForEndingTour,
   opsForStop,
   photosOf,
   pictureType,

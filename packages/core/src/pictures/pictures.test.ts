@@ -3,7 +3,8 @@ import { idMaker, runOps, sampleRows } from '../household/sampleHome.test-suppor
 import {
   beforeAndAfter,
   fittedSize,
-  openTour,
+  openTours,
+  opsForEndingTour,
   opsForStop,
   photosOf,
   pictureType,
@@ -63,20 +64,33 @@ it('before and after: the last of each, and no after that is older than the befo
 
 describe('the tour', () => {
   const context = { newId: idMaker(), now: '2026-11-27T10:00:00.000Z', today: '2026-11-27' };
-  const stop = (state: HouseholdState, id: string, how: 'seen' | 'skipped'): void => {
-    runOps(state, opsForStop(state, 'rack', id, how, context), context);
+  const stop = (state: HouseholdState, id: string, how: 'seen' | 'skipped', by = 'runa'): void => {
+    runOps(state, opsForStop(state, 'rack', id, how, by, context), context);
   };
   it('leads from stop to stop, and remembers what was skipped', () => {
     const state = home();
     const stops = tourStops(state, 'rack');
     expect(stops.length).toBeGreaterThan(1);
-    expect(tourNow(state, 'rack', null)).toMatchObject({ at: stops[0], seen: 0, skipped: [] });
+    expect(tourNow(state, 'rack')).toMatchObject({ at: stops[0], seen: 0, skipped: [] });
     stop(state, stops[0]!, 'skipped');
     stop(state, stops[1]!, 'seen');
-    const tour = openTour(state, 'rack');
-    expect(tourNow(state, 'rack', tour)).toMatchObject({ at: stops[2] ?? null, seen: 1, skipped: [stops[0]] });
+    expect(tourNow(state, 'rack')).toMatchObject({ at: stops[2] ?? null, seen: 1, skipped: [stops[0]] });
     stop(state, stops[0]!, 'seen');
-    expect(tourNow(state, 'rack', openTour(state, 'rack'))).toMatchObject({ seen: 2, skipped: [] });
+    expect(tourNow(state, 'rack')).toMatchObject({ seen: 2, skipped: [] });
     expect(state.all('tour')).toHaveLength(1);
+  });
+  it('two people at once, also where each began it: none undoes what the other saw, and it ends for both', () => {
+    const state = home();
+    const [first, second] = tourStops(state, 'rack');
+    // Each on a phone that does not know of the other.
+    const mine = opsForStop(state, 'rack', first!, 'seen', 'runa', context);
+    const theirs = opsForStop(state, 'rack', second!, 'seen', 'eskil', context);
+    const late = opsForStop(state, 'rack', first!, 'skipped', 'eskil', context);
+    for (const ops of [mine, theirs, late]) runOps(state, ops, context);
+    expect(openTours(state, 'rack').length).toBeGreaterThan(1);
+    expect(tourNow(state, 'rack')).toMatchObject({ seen: 2, skipped: [] });
+    runOps(state, opsForEndingTour(state, 'rack', context), context);
+    expect(openTours(state, 'rack')).toEqual([]);
+    expect(tourNow(state, 'rack')).toMatchObject({ seen: 0 });
   });
 });

@@ -49,9 +49,12 @@ export function tourStops(state: HouseholdState, spaceId: string): string[] {
   });
 }
 
-/** The tour that goes on in a space; null: none does. */
-export const openTour = (state: HouseholdState, spaceId: string): TourRow | null =>
-  state.all('tour').find((tour) => tour.spaceId === spaceId && tour.endedAt === null) ?? null;
+/** The tours that go on in a space, the first one first: two people who began without knowing of each other have two. */
+export const openTours = (state: HouseholdState, spaceId: string): TourRow[] =>
+  state
+    .all('tour')
+    .filter((tour) => tour.spaceId === spaceId && tour.endedAt === null)
+    .sort((a, b) => (a.id < b.id ? -1 : 1));
 
 export interface TourNow {
   stops: string[];
@@ -62,10 +65,18 @@ export interface TourNow {
   skipped: string[];
 }
 
-/** Where a tour stands: the next stop that was neither seen nor skipped. Places that came meanwhile are stops as well. */
-export function tourNow(state: HouseholdState, spaceId: string, tour: TourRow | null): TourNow {
+/**
+ * Where the tour of a space stands: the next stop that nobody has seen or skipped. Seen by one and skipped by another, it was seen. Places
+ * that came meanwhile are stops as well.
+ */
+export function tourNow(state: HouseholdState, spaceId: string): TourNow {
   const stops = tourStops(state, spaceId);
-  const [seen, skipped] = [new Set(tour?.seenIds), new Set(tour?.skippedIds)];
+  const tours = openTours(state, spaceId);
+  const going = new Set(tours.map(({ id }) => id));
+  const said = state.all('tour_stop').filter(({ tourId }) => going.has(tourId));
+  const ids = (how: 'seen' | 'skipped'): string[] => said.flatMap((one) => (one.how === how ? one.stopId : []));
+  const seen = new Set([...tours.flatMap(({ seenIds }) => seenIds), ...ids('seen')]);
+  const skipped = new Set([...tours.flatMap(({ skippedIds }) => skippedIds), ...ids('skipped')]);
   return {
     stops,
     at: stops.find((id) => !seen.has(id) && !skipped.has(id)) ?? null,
@@ -74,27 +85,27 @@ export function tourNow(state: HouseholdState, spaceId: string, tour: TourRow | 
   };
 }
 
-/** A stop was seen, or is left for later. The first one begins the tour. */
+/**
+ * A stop was seen, or is left for later. The first one begins the tour.
+ * @param byId who says so; null: nobody is signed in as one of the home
+ */
 export function opsForStop(
   state: HouseholdState,
   spaceId: string,
   stopId: string,
   how: 'seen' | 'skipped',
-  context: OpContext,
+  byId: string | null,
+  { newId, now }: OpContext,
 ): Op[] {
-  const tour = openTour(state, spaceId);
-  const seenIds = [...(tour?.seenIds ?? []).filter((id) => id !== stopId), ...(how === 'seen' ? [stopId] : [])];
-  const skippedIds = [
-    ...(tour?.skippedIds ?? []).filter((id) => id !== stopId),
-    ...(how === 'skipped' ? [stopId] : []),
-  ];
-  if (tour) return [{ op: 'change', entity: 'tour', id: tour.id, fields: { seenIds, skippedIds } }];
+  const tourId = openTours(state, spaceId)[0]?.id;
+  const begun = tourId ?? newId();
+  const fields = { spaceId, startedAt: now, endedAt: null, seenIds: [], skippedIds: [] };
   return [
-    {
-      op: 'create',
-      entity: 'tour',
-      id: context.newId(),
-      fields: { spaceId, startedAt: context.now, endedAt: null, seenIds, skippedIds },
-    },
+    ...(tourId ? [] : [{ op: 'create' as const, entity: 'tour' as const, id: begun, fields }]),
+    { op: 'create', entity: 'tour_stop', id: newId(), fields: { tourId: begun, stopId, how, byId, at: now } },
   ];
 }
+
+/** The tour of a space is done, by whomever it was begun. */
+export const opsForEndingTour = (state: HouseholdState, spaceId: string, { now }: OpContext): Op[] =>
+  openTours(state, spaceId).map(({ id }): Op => ({ op: 'change', entity: 'tour', id, fields: { endedAt: now } }));

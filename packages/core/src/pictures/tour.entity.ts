@@ -7,6 +7,7 @@ export const tour = defineEntity('tour', {
     startedAt: instant,
     /** Null: it goes on. */
     endedAt: orNull(instant),
+    /** Stops from before each of them became a row of its own (`tour_stop`). */
     seenIds: listOf(id, 600),
     skippedIds: listOf(id, 600),
   },

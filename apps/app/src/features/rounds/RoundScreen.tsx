@@ -29,6 +29,7 @@ import { ListHeading } from '@/kit/layout/ListRow';
 import { LongList } from '@/kit/layout/LongList';
 import { NotHere } from '@/kit/layout/NotHere';
 import { Screen } from '@/kit/layout/Screen';
+import { TwoPane } from '@/kit/layout/TwoPane';
 import { Button } from '@/kit/press/Button';
 import { Small, Text } from '@/kit/text/Text';
 import { PrintListButton } from '@/features/labels';
@@ -149,6 +150,96 @@ function OneRound({ round }: { round: RoundRow }) {
     took.end();
     router.replace('/rounds');
   };
+  const looked = (
+    <YStack>
+      <YStack testID="round-steps">
+        <ListHeading
+          title={steps.length === 0 ? 'Nothing to look at' : 'Steps'}
+          remark={steps.length === 0 ? undefined : stepsWords(done.size, steps.length)}
+        />
+        {steps.length === 0 ? <Text padding={16}>{emptyRoundWords(round)}</Text> : null}
+        <LongList
+          first={FIRST_STEPS}
+          entries={steps}
+          keyOf={({ key }) => key}
+          draw={(step) => (
+            <StepRows
+              step={step}
+              round={round}
+              state={state}
+              ticked={done.has(step.key)}
+              by={done.get(step.key)?.personId ?? null}
+              onTick={() => tick(step)}
+            />
+          )}
+        />
+      </YStack>
+      {round.kind === 'medicine' ? (
+        <Small paddingHorizontal={16} paddingTop={8}>
+          Old medicines go back to the pharmacy or a collection point, not into the drain.
+        </Small>
+      ) : null}
+    </YStack>
+  );
+  const closing = (
+    <YStack padding={16} gap={8}>
+      <LabelledLine
+        label={took.minutes === null ? 'How long it took is not known' : `It took ${minutesWords(took.minutes)}`}
+      >
+        <Stepper
+          label="Minutes it took"
+          value={took.minutes === null ? '–' : String(took.minutes)}
+          less="A minute less"
+          more="A minute more"
+          canLess={took.minutes !== null && took.minutes > 1}
+          canMore={(took.minutes ?? 0) < DAY_MINUTES}
+          onLess={() => took.correct(Math.max(1, (took.minutes ?? round.minutes) - 1))}
+          onMore={() => took.correct(took.minutes === null ? round.minutes : took.minutes + 1)}
+        />
+      </LabelledLine>
+      {unbooked > 0 ? <Small>{unbookedWords(unbooked)}</Small> : null}
+      <Button
+        kind="primary"
+        label={unbooked > 0 ? `Done without ${unbooked === 1 ? 'that one' : `those ${unbooked}`}` : 'Done, all of it'}
+        onPress={() => void finish()}
+      />
+      <XStack gap={8}>
+        <Button
+          grow
+          label="Not this time"
+          onPress={() =>
+            void say({ what: 'skipped' }, 'round_skipped', 'Skipped this time.').then(() => router.replace('/rounds'))
+          }
+        />
+        <Button grow label="Another day …" selected={moving} onPress={() => setMoving(!moving)} />
+      </XStack>
+      {steps.length > 0 ? (
+        <XStack>
+          <PrintListButton
+            file="round.pdf"
+            list={() => ({
+              title: round.name,
+              sub: weekdayAndDay(turn?.on ?? dueOn, day),
+              lines: steps.flatMap((step) => printedLines(state, step)),
+              foot: minutesWords(round.minutes),
+            })}
+          />
+        </XStack>
+      ) : null}
+      {moving ? (
+        <YStack gap={8}>
+          <DayField label="To which day?" onChange={setToOn} habits={{ order, today: day, facing: 'ahead' }} />
+          <Button
+            label="Move it there"
+            disabled={toOn === null || toOn < day}
+            onPress={() =>
+              void say({ what: 'moved', toOn }, 'round_moved', 'Moved.').then(() => router.replace('/rounds'))
+            }
+          />
+        </YStack>
+      ) : null}
+    </YStack>
+  );
   return (
     <Screen
       title={round.name}
@@ -180,90 +271,18 @@ function OneRound({ round }: { round: RoundRow }) {
           </XStack>
         </YStack>
       ) : null}
-      <YStack testID="round-steps">
-        <ListHeading
-          title={steps.length === 0 ? 'Nothing to look at' : 'Steps'}
-          remark={steps.length === 0 ? undefined : stepsWords(done.size, steps.length)}
-        />
-        {steps.length === 0 ? <Text padding={16}>{emptyRoundWords(round)}</Text> : null}
-        <LongList
-          first={FIRST_STEPS}
-          entries={steps}
-          keyOf={({ key }) => key}
-          draw={(step) => (
-            <StepRows
-              step={step}
-              round={round}
-              state={state}
-              ticked={done.has(step.key)}
-              by={done.get(step.key)?.personId ?? null}
-              onTick={() => tick(step)}
-            />
-          )}
-        />
-      </YStack>
-      {round.kind === 'medicine' ? (
-        <Small paddingHorizontal={16} paddingTop={8}>
-          Old medicines go back to the pharmacy or a collection point, not into the drain.
-        </Small>
-      ) : null}
-      <YStack padding={16} gap={8}>
-        <LabelledLine
-          label={took.minutes === null ? 'How long it took is not known' : `It took ${minutesWords(took.minutes)}`}
-        >
-          <Stepper
-            label="Minutes it took"
-            value={took.minutes === null ? '–' : String(took.minutes)}
-            less="A minute less"
-            more="A minute more"
-            canLess={took.minutes !== null && took.minutes > 1}
-            canMore={(took.minutes ?? 0) < DAY_MINUTES}
-            onLess={() => took.correct(Math.max(1, (took.minutes ?? round.minutes) - 1))}
-            onMore={() => took.correct(took.minutes === null ? round.minutes : took.minutes + 1)}
-          />
-        </LabelledLine>
-        {unbooked > 0 ? <Small>{unbookedWords(unbooked)}</Small> : null}
-        <Button
-          kind="primary"
-          label={unbooked > 0 ? `Done without ${unbooked === 1 ? 'that one' : `those ${unbooked}`}` : 'Done, all of it'}
-          onPress={() => void finish()}
-        />
-        <XStack gap={8}>
-          <Button
-            grow
-            label="Not this time"
-            onPress={() =>
-              void say({ what: 'skipped' }, 'round_skipped', 'Skipped this time.').then(() => router.replace('/rounds'))
-            }
-          />
-          <Button grow label="Another day …" selected={moving} onPress={() => setMoving(!moving)} />
-        </XStack>
-        {steps.length > 0 ? (
-          <XStack>
-            <PrintListButton
-              file="round.pdf"
-              list={() => ({
-                title: round.name,
-                sub: weekdayAndDay(turn?.on ?? dueOn, day),
-                lines: steps.flatMap((step) => printedLines(state, step)),
-                foot: minutesWords(round.minutes),
-              })}
-            />
-          </XStack>
-        ) : null}
-        {moving ? (
-          <YStack gap={8}>
-            <DayField label="To which day?" onChange={setToOn} habits={{ order, today: day, facing: 'ahead' }} />
-            <Button
-              label="Move it there"
-              disabled={toOn === null || toOn < day}
-              onPress={() =>
-                void say({ what: 'moved', toOn }, 'round_moved', 'Moved.').then(() => router.replace('/rounds'))
-              }
-            />
-          </YStack>
-        ) : null}
-      </YStack>
+      <TwoPane
+        gap={0}
+        left={looked}
+        right={closing}
+        rightWidth={380}
+        narrow={
+          <>
+            {looked}
+            {closing}
+          </>
+        }
+      />
     </Screen>
   );
 }

@@ -1,4 +1,4 @@
-import { openTour, opsForStop, tourNow, type TourRow } from '@ours/core';
+import { opsForEndingTour, opsForStop, tourNow } from '@ours/core';
 import { useLocalSearchParams, useRouter } from 'expo-router';
 import { useState } from 'react';
 import { useMedia, XStack, YStack } from 'tamagui';
@@ -19,6 +19,7 @@ import { useHousehold } from '@/shared/HouseholdProvider';
 import { NookPlate } from '@/shared/NookPlate';
 import { opContext } from '@/shared/opContext';
 import { wayTo } from '@/shared/placeWords';
+import { useOwnPerson } from '@/shared/useOwnPerson';
 import { useRunCommand } from '@/shared/useRunCommand';
 import { ScannedHere } from './ScannedHere';
 import { stopWords, tourWords } from './words';
@@ -39,29 +40,26 @@ function Tour({ front }: { front: Front }) {
   const { space } = front;
   /** A stop that was skipped or seen and is looked at again. */
   const [again, setAgain] = useState<string | null>(null);
-  const { state, tour, now } = useHousehold((snapshot) => {
-    const open = openTour(snapshot.state, space.id);
-    return {
-      version: snapshot.version,
-      state: snapshot.state,
-      tour: open,
-      now: tourNow(snapshot.state, space.id, open),
-    };
-  });
+  const own = useOwnPerson();
+  const { state, now } = useHousehold((snapshot) => ({
+    version: snapshot.version,
+    state: snapshot.state,
+    now: tourNow(snapshot.state, space.id),
+  }));
   const at = again ?? now.at;
   const go = (how: 'seen' | 'skipped'): void => {
     if (at === null) return;
     setAgain(null);
     void runCommand(
       'tour_stop',
-      opsForStop(state, space.id, at, how, opContext()),
+      opsForStop(state, space.id, at, how, own, opContext()),
       how === 'seen' ? 'Next.' : 'Skipped; it is remembered.',
     );
   };
-  const end = (open: TourRow): void => {
+  const end = (): void => {
     void runCommand(
       'tour_ended',
-      [{ op: 'change', entity: 'tour', id: open.id, fields: { endedAt: opContext().now } }],
+      opsForEndingTour(state, space.id, opContext()),
       `The tour of ${space.name} is done.`,
     ).then(() => router.replace(`/space/${space.id}`));
   };
@@ -109,13 +107,7 @@ function Tour({ front }: { front: Front }) {
       footer={
         <Footer>
           {at === null ? (
-            <Button
-              grow
-              kind="primary"
-              label="End the tour"
-              disabled={tour === null}
-              onPress={() => (tour ? end(tour) : undefined)}
-            />
+            <Button grow kind="primary" label="End the tour" disabled={now.stops.length === 0} onPress={end} />
           ) : (
             <>
               <Button grow kind="primary" label="Right, next" onPress={() => go('seen')} />

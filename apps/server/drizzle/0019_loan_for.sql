@@ -1,1 +1,0 @@
-ALTER TABLE "loan" ADD COLUMN "for_what" text;
