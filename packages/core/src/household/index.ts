@@ -114,6 +114,7 @@ export {
   type HouseholdFields,
   isEntityKind,
   mayRead,
+  unreadableBy,
   type ItemFields,
   type ItemRow,
   type ItemTraits,

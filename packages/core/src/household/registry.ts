@@ -121,6 +121,10 @@ export const definitionOf = (kind: EntityKind): EntityDefinition => ENTITIES[kin
 /** Whether someone in a role may read a kind of row. */
 export const mayRead = (role: Role, kind: EntityKind): boolean => definitionOf(kind).readBy?.includes(role) ?? true;
 
+/** The kinds of rows that someone in a role may not read. */
+export const unreadableBy = (role: Role): EntityKind[] =>
+  (Object.keys(ENTITIES) as EntityKind[]).filter((kind) => !mayRead(role, kind));
+
 /** All columns of a kind: what devices send, then what the rules keep. */
 export const columnsOf = (kind: EntityKind): Record<string, AnyField> => {
   const { fields, derived } = definitionOf(kind);

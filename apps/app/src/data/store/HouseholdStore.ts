@@ -13,6 +13,7 @@ import {
 } from '@ours/core';
 import { v7 as uuidv7 } from 'uuid';
 import {
+  followRole,
   openDeviceDb,
   readAside,
   readLots,
@@ -105,6 +106,7 @@ export class HouseholdStore {
       store.lost = true;
       store.tell();
     });
+    await followRole(store.db, by.role);
     await store.load();
     return store;
   }

@@ -1,5 +1,5 @@
 import type { ChangePage } from '@ours/contracts';
-import type { Command, Refusal, TaggedRow } from '@ours/core';
+import { unreadableBy, type Command, type EntityKind, type Refusal, type Role, type TaggedRow } from '@ours/core';
 import { deleteDB, openDB, type DBSchema, type IDBPDatabase } from 'idb';
 import { v7 as uuidv7 } from 'uuid';
 import { aMoment, untilIdle } from './idle';
@@ -70,7 +70,7 @@ const isAside = ({ entity, row }: TaggedRow): boolean => row.retired && (entity 
 type RowStore = 'rows' | 'aside';
 type RowKeys = [string, string];
 /** Every key of one kind of rows: a list comes after every text. */
-const allOf = (kind: 'lot' | 'use'): IDBKeyRange => IDBKeyRange.bound([kind], [kind, []]);
+const allOf = (kind: EntityKind): IDBKeyRange => IDBKeyRange.bound([kind], [kind, []]);
 const allLots = (): IDBKeyRange => allOf('lot');
 
 /** Reads rows some at a time, so that what the person does comes in between. */
@@ -220,6 +220,24 @@ async function forgetRows(db: DeviceDb): Promise<void> {
   void tx.objectStore('aside').clear();
   void tx.objectStore('meta').put(START, 'position');
   void tx.objectStore('meta').put(DATA_VERSION, 'dataVersion');
+  await tx.done;
+}
+
+/**
+ * Keeps on this device what its person may read. Rows that a role does not read any more go; with a role that reads more than the former
+ * one all is read anew, since what came before it was not sent.
+ */
+export async function followRole(db: DeviceDb, role: Role): Promise<void> {
+  const before = (await db.get('meta', 'role')) as Role | undefined;
+  if (before === role) return;
+  const hidden = unreadableBy(role);
+  if (before !== undefined && unreadableBy(before).some((kind) => !hidden.includes(kind))) await forgetRows(db);
+  const tx = db.transaction(['rows', 'aside', 'meta'], 'readwrite');
+  for (const kind of hidden) {
+    void tx.objectStore('rows').delete(allOf(kind));
+    void tx.objectStore('aside').delete(allOf(kind));
+  }
+  void tx.objectStore('meta').put(role, 'role');
   await tx.done;
 }
 
