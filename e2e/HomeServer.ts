@@ -5,6 +5,43 @@ import { resolve } from 'node:path';
 
 const root = resolve(import.meta.dirname, '..');
 
+/** Where a run of many servers says which database has the demo home in it already. */
+const TEMPLATE = 'JOURNEY_TEMPLATE';
+
+/**
+ * A database with the demo home in it, on the cluster of the tests.
+ * @param template a database to copy; null: it is made anew
+ */
+function demoDatabase(template: string | null): Record<'OWNER_URL' | 'DATABASE_URL' | 'LOG_LEVEL', string> {
+  const printed = execFileSync('bash', [`${root}/tools/cluster.sh`, 'start', 'test'], { encoding: 'utf8' });
+  const cluster = Object.fromEntries(
+    printed
+      .trim()
+      .split('\n')
+      .map((line) => line.split(/=(.*)/s).slice(0, 2)),
+  ) as Record<string, string>;
+  const name = `journey_${randomBytes(5).toString('hex')}`;
+  const inDatabase = (url: string): string => url.replace(/\/[^/]*$/, `/${name}`);
+  const like = template === null ? '' : ` template ${template}`;
+  execFileSync('psql', ['-qX', cluster.OWNER_URL!, '-c', `create database ${name}${like}`]);
+  const env = {
+    OWNER_URL: inDatabase(cluster.OWNER_URL!),
+    DATABASE_URL: inDatabase(cluster.DATABASE_URL!),
+    LOG_LEVEL: 'silent',
+  };
+  if (template === null)
+    execFileSync(process.execPath, ['--import', 'tsx', 'src/prepare.ts', '--demo'], {
+      cwd: `${root}/apps/server`,
+      env: { ...process.env, ...env },
+    });
+  return env;
+}
+
+/** Loads the demo home once; the servers of this run, also of its workers, begin with a copy. */
+export function prepareTemplate(): void {
+  process.env[TEMPLATE] = new URL(demoDatabase(null).OWNER_URL).pathname.slice(1);
+}
+
 /** A real server on a real PostgreSQL, with the demo home loaded, that can be stopped and started. */
 export class HomeServer {
   private child: ChildProcess | null = null;
@@ -15,26 +52,7 @@ export class HomeServer {
 
   /** @param dist the built app to serve; another one than this tree's to compare two */
   static async create(dist = `${root}/apps/app/dist`): Promise<HomeServer> {
-    const printed = execFileSync('bash', [`${root}/tools/cluster.sh`, 'start', 'test'], { encoding: 'utf8' });
-    const cluster = Object.fromEntries(
-      printed
-        .trim()
-        .split('\n')
-        .map((line) => line.split(/=(.*)/s).slice(0, 2)),
-    ) as Record<string, string>;
-    const name = `journey_${randomBytes(5).toString('hex')}`;
-    const inDatabase = (url: string): string => url.replace(/\/[^/]*$/, `/${name}`);
-    execFileSync('psql', ['-qX', cluster.OWNER_URL!, '-c', `create database ${name}`]);
-    const env = {
-      OWNER_URL: inDatabase(cluster.OWNER_URL!),
-      DATABASE_URL: inDatabase(cluster.DATABASE_URL!),
-      LOG_LEVEL: 'silent',
-      SIGN_IN_TRIES: '1000',
-    };
-    execFileSync(process.execPath, ['--import', 'tsx', 'src/prepare.ts', '--demo'], {
-      cwd: `${root}/apps/server`,
-      env: { ...process.env, ...env },
-    });
+    const env = { ...demoDatabase(process.env[TEMPLATE] ?? null), SIGN_IN_TRIES: '1000' };
     const port = await freePort();
     const server = new HomeServer(`http://127.0.0.1:${port}`, {
       ...env,

@@ -3,6 +3,7 @@ import { launchOptions } from './launchOptions';
 
 export default defineConfig({
   testDir: './journeys',
+  globalSetup: './globalSetup.ts',
   workers: 1,
   timeout: 60_000,
   expect: { timeout: 8000 },
