@@ -50,7 +50,10 @@ export function ReadyDialog({
               kinds.has(one.kind) && !one.needsPlaces ? (
                 <Small>on</Small>
               ) : (
-                <Button label={one.needsPlaces ? 'Where …' : 'Switch on'} onPress={() => switchOn(one)} />
+                <Button
+                  label={!one.needsPlaces ? 'Switch on' : kinds.has(one.kind) ? 'Another …' : 'Where …'}
+                  onPress={() => switchOn(one)}
+                />
               )
             }
           />

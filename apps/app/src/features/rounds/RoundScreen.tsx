@@ -184,7 +184,7 @@ function OneRound({ round }: { round: RoundRow }) {
   const closing = (
     <YStack padding={16} gap={8}>
       <LabelledLine
-        label={took.minutes === null ? 'How long it took is not known' : `It took ${minutesWords(took.minutes)}`}
+        label={took.minutes === null ? 'How long it took: not known' : `It took ${minutesWords(took.minutes)}`}
       >
         <Stepper
           label="Minutes it took"

@@ -199,3 +199,14 @@ it('after a long time away all rounds are counted from today at once', async () 
   await waitFor(() => expect(screen.queryByText('30 turns of 1 round were missed.')).toBeNull());
   expect((await queued())[0]!.ops).toMatchObject([{ op: 'change', entity: 'round', fields: { startsOn: today() } }]);
 });
+
+it('opened only to say that it is done, no minutes are kept; corrected by hand they are', async () => {
+  await openWith(<RoundScreen />, [...sampleRows(), round()]);
+  await screen.findByText('How long it took: not known');
+  await press('button', 'A minute more');
+  await screen.findByText('It took 55 min');
+  await press('button', 'A minute less');
+  await press('button', 'Done, all of it');
+  await waitFor(() => expect(mockGo).toHaveBeenCalledWith('/rounds'));
+  expect((await queued())[0]!.ops).toMatchObject([{ fields: { what: 'done', minutes: 54 } }]);
+});

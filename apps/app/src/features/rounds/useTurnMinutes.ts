@@ -19,7 +19,7 @@ function begunAt(roundId: string, dueOn: string): number {
 
 /**
  * How long a turn took up to now, as measured on this device, and as it is corrected by hand.
- * @returns minutes; null: it was left lying, so that nobody knows
+ * @returns minutes; null: nobody knows, since it was left lying, or was opened only to say that it is done
  */
 export function useTurnMinutes(
   roundId: string,
@@ -29,9 +29,9 @@ export function useTurnMinutes(
   const now = useNow();
   const [begun] = useState(() => begunAt(roundId, dueOn));
   const [corrected, setCorrected] = useState<number | null>(null);
-  const measured = Math.max(1, Math.round((now - begun) / MINUTE_MS));
+  const measured = Math.round((now - begun) / MINUTE_MS);
   return {
-    minutes: corrected ?? (measured > usual * MOST_TIMES ? null : measured),
+    minutes: corrected ?? (measured < 1 || measured > usual * MOST_TIMES ? null : measured),
     correct: setCorrected,
     end: () => sessionStorage.removeItem(keyOf(roundId, dueOn)),
   };
