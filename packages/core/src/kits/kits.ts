@@ -90,8 +90,8 @@ interface Dated {
 
 /**
  * Where a kit stands today. What is past its date or out of its place does not count as there. What other kits hold neither counts nor
- * is taken for this one; of the kits in it what lies in their own places counts as well. For example a kit that needs 3 dressings and has 2 is missing 1; with 4 spare ones in a
- * cupboard it can be filled from there.
+ * is taken for this one; of the kits in it what lies in their own places counts as well. For example a kit that needs 3 dressings and has
+ * 2 is missing 1; with 4 spare ones in a cupboard it can be filled from there.
  */
 export function kitNow(state: HouseholdState, kit: KitRow, today: CivilDate, guide: KeepingGuide): KitNow {
   const family = withInner(state, kit);

@@ -90,8 +90,9 @@ function isMeantThere(state: HouseholdState, lot: LotRow, nookId: string): boole
 }
 
 /**
- * Takes over what is: the plan has the bin where it stands, without the bin or group that is gone, with the bin that may be empty; things are
- * of the group of their bin; the shelf is for these things too; the label was written anew; what was a set is counted singly. Empty: there is nothing to take over.
+ * Takes over what is: the plan has the bin where it stands, without the bin or group that is gone, with the bin that may be empty; things
+ * are of the group of their bin; the shelf is for these things too; the label was written anew; what was a set is counted singly. Empty:
+ * there is nothing to take over.
  */
 export function opsForTakingOver(state: HouseholdState, drift: Drift, context: OpContext): Op[] {
   const { kind, spaceId, nookId, key } = drift;
