@@ -78,7 +78,7 @@ try {
   await note('As planned?', async () => {
     await page.getByRole('button', { name: 'Look' }).first().click();
     await page
-      .getByText(/as set up|in the week of|All is as it was/)
+      .getByText(/as set up|in the week of|can be compared/)
       .first()
       .waitFor();
   });

@@ -28,7 +28,7 @@ import { shelfWords } from '@/shared/placeWords';
 import { useNextList } from '@/shared/useNextList';
 import { useRunCommand } from '@/shared/useRunCommand';
 import { ShareCurve } from './ShareCurve';
-import { DRIFT_ACTS, driftDetail, driftTitle, largerWords, strayHomesWords } from './words';
+import { DRIFT_ACTS, driftDetail, driftTitle, largerWords, nothingDriftedWords, strayHomesWords } from './words';
 
 /** As planned against as it is, space by space; each put right with a tap, or taken over as planned. */
 export function DriftScreen() {
@@ -64,9 +64,7 @@ export function DriftScreen() {
   return (
     <Screen title="As planned?" back="/rounds">
       <ShareCurve weeks={weeks} today={today()} />
-      {all.length === 0 ? (
-        <EmptyState text="All is as it was set up: by the chosen plans, what shelves are for, the labels as printed, and what bins hold." />
-      ) : null}
+      {all.length === 0 ? <EmptyState text={nothingDriftedWords(shareInPlace(state, all).places)} /> : null}
       {spaces.map((spaceId) => (
         <YStack key={spaceId} testID="drift">
           <ListHeading title={state.get('space', spaceId)?.name ?? ''} />

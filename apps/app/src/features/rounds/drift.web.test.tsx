@@ -42,9 +42,9 @@ it('says what drifted and how much is in place, and notes it for the week', asyn
   expect(screen.getByRole('img', { name: /^60 % in the week of 5 Jan/ })).toBeTruthy();
 });
 
-it('where nothing can drift nothing is noted', async () => {
+it('where nothing can drift nothing is claimed and nothing is noted', async () => {
   await openWith(<DriftScreen />, sampleRows());
-  expect(await screen.findByText(/^All is as it was set up/)).toBeTruthy();
+  expect(await screen.findByText(/^Nothing can be compared yet/)).toBeTruthy();
   expect(await queued()).toEqual([]);
 });
 
@@ -59,6 +59,7 @@ it('a label written anew by hand is noted so in a tap, and undone', async () => 
   expect(screen.getByRole('button', { name: 'Print it anew …' })).toBeTruthy();
   await press('I wrote it anew by hand');
   await waitFor(() => expect(screen.queryByText('Its label says otherwise.')).toBeNull());
+  expect(screen.getByText(/^The one place that can be compared is as set up/)).toBeTruthy();
   expect((await queued()).at(-1)).toMatchObject({
     ops: [{ op: 'change', entity: 'label', fields: { contents: null } }],
   });

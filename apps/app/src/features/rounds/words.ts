@@ -330,6 +330,15 @@ export function backlogWords(
   return `${day}, ${minutesWords(minutes)}: ${putAway} put away, ${givenAway} given away, ${left} left`;
 }
 
+/** Nothing drifted, of so many places that can be compared: where there are none, nobody knows. */
+export const nothingDriftedWords = (places: number): string =>
+  counted(places, {
+    zero: 'Nothing can be compared yet: no space was set up by a plan, no shelf is for something, no label was printed, and of no bin the container is known.',
+    one: 'The one place that can be compared is as set up. Others have no plan, purpose, label or known container.',
+    other:
+      'All # places that can be compared are as set up: by the chosen plans, what shelves are for, the labels as printed, and what bins hold.',
+  });
+
 /** How many places are as they were set up: `58 of 60 places are in place`. */
 export const shareWords = ({ places, inPlace }: Share): string =>
   `${inPlace} of ${counted(places, { one: '# place is', other: '# places are' })} as set up`;
