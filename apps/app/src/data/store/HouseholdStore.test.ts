@@ -42,43 +42,6 @@ afterEach(async () => {
   await forgetDeviceDb(home);
 });
 
-describe('what a person may read', () => {
-  const medicine: TaggedRow = {
-    entity: 'medicine',
-    row: {
-      id: uuidv7(),
-      seq: 2,
-      retired: false,
-      itemId: ID.item,
-      ingredient: null,
-      forWhat: [],
-      personIds: [],
-      limits: [],
-    },
-  } as TaggedRow;
-  const openAs = async (role: 'adult' | 'helper' | 'child'): Promise<void> => {
-    store.close();
-    store = await HouseholdStore.open(home, { role, personId: null });
-  };
-  it('goes from the device with the role that read it, and is read anew with a role that reads it again', async () => {
-    await store.receive(feedPage(2, [medicine]));
-    await openAs('adult');
-    expect(store.state.all('medicine')).toHaveLength(1);
-    const { seq } = store;
-    await openAs('helper');
-    expect(store.state.all('medicine')).toEqual([]);
-    expect(store.state.get('item', ID.item)).toBeDefined();
-    expect(store.seq).toBe(seq);
-    await openAs('child');
-    expect(store.seq).toBe(seq);
-    // What came in the meantime was not sent to the helper: everything is asked for again.
-    await openAs('adult');
-    expect(store.seq).toBe(0);
-    await openAs('adult');
-    expect(store.state.all('medicine')).toEqual([]);
-  });
-});
-
 describe('a household on the device', () => {
   it('reads retired lots after the home is shown, and a waiting command that brings one back then works', async () => {
     await store.receive(feedPage(2, [{ entity: 'lot', row: { ...lotRow(24, 2), retired: true } }]));

@@ -13,7 +13,6 @@ import {
 } from '@ours/core';
 import { v7 as uuidv7 } from 'uuid';
 import {
-  followRole,
   openDeviceDb,
   readAside,
   readLots,
@@ -102,11 +101,10 @@ export class HouseholdStore {
     { lotsAtOnce = LOTS_AT_ONCE }: { lotsAtOnce?: number } = {},
   ): Promise<HouseholdStore> {
     const store = new HouseholdStore(householdId, by, lotsAtOnce);
-    store.db = await openDeviceDb(householdId, () => {
+    store.db = await openDeviceDb(householdId, by.role, () => {
       store.lost = true;
       store.tell();
     });
-    await followRole(store.db, by.role);
     await store.load();
     return store;
   }

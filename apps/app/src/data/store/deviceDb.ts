@@ -35,9 +35,14 @@ const nameOf = (householdId: string): string => `nook-${householdId}`;
 
 /**
  * The household's rows on this device, one record each, and the commands that wait to be sent.
+ * @param role whose device it is: what it may not read goes; null: nothing does
  * @param onLost the browser has closed or deleted the data while it was in use
  */
-export async function openDeviceDb(householdId: string, onLost: () => void = () => undefined): Promise<DeviceDb> {
+export async function openDeviceDb(
+  householdId: string,
+  role: Role | null = null,
+  onLost: () => void = () => undefined,
+): Promise<DeviceDb> {
   const db = await openDB<Shape>(nameOf(householdId), DB_VERSION, {
     upgrade(fresh, from, _to, tx) {
       if (from < 1) {
@@ -58,6 +63,7 @@ export async function openDeviceDb(householdId: string, onLost: () => void = () 
   });
   if ((await db.get('meta', 'dataVersion')) !== DATA_VERSION) await forgetRows(db);
   if ((await db.get('meta', 'device')) === undefined) await db.put('meta', uuidv7(), 'device');
+  if (role !== null) await followRole(db, role);
   return db;
 }
 
@@ -227,7 +233,7 @@ async function forgetRows(db: DeviceDb): Promise<void> {
  * Keeps on this device what its person may read. Rows that a role does not read any more go; with a role that reads more than the former
  * one all is read anew, since what came before it was not sent.
  */
-export async function followRole(db: DeviceDb, role: Role): Promise<void> {
+async function followRole(db: DeviceDb, role: Role): Promise<void> {
   const before = (await db.get('meta', 'role')) as Role | undefined;
   if (before === role) return;
   const hidden = unreadableBy(role);

@@ -6,11 +6,12 @@ import { Toggles } from '@/kit/form/Toggles';
 import { useFigure } from '@/kit/form/useFigure';
 import { Dialog } from '@/kit/layout/Dialog';
 import { Button } from '@/kit/press/Button';
+import { ruleDayWords } from '@/kit/text/dayWords';
 import { Small, Strong } from '@/kit/text/Text';
 import { useHousehold } from '@/shared/HouseholdProvider';
 import { PersonChoice } from '@/shared/PersonChoice';
 import { TypedFoot } from './TypedFoot';
-import { dayOfWeekName, PILL_TIME_WORDS } from './words';
+import { PILL_TIME_WORDS } from './words';
 
 interface PillsProps {
   unit: string;
@@ -110,7 +111,7 @@ function PillFields({
       ) : null}
       <Toggles
         label="On which days; none chosen: every day"
-        all={RULE_DAYS.map((id) => ({ id, name: dayOfWeekName(id) }))}
+        all={RULE_DAYS.map((id) => ({ id, name: ruleDayWords(id) }))}
         chosen={days}
         onChange={setDays}
       />

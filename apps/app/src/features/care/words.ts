@@ -5,7 +5,6 @@ import {
   clockTime,
   fahrenheitOf,
   formatQuantity,
-  RULE_DAYS,
   PILL_TIMES,
   readDate,
   type BoxPart,
@@ -18,7 +17,7 @@ import {
 } from '@ours/core';
 import { amountWords } from '@/features/stock/words';
 import { counted } from '@/kit/text/counted';
-import { clockWords, dayWords, weekdayAndDay, weekdayWords } from '@/kit/text/dayWords';
+import { clockWords, dayWords, ruleDayWords, weekdayAndDay, weekdayWords } from '@/kit/text/dayWords';
 import { today } from '@/shared/opContext';
 
 const MINUTE_MS = 60_000;
@@ -119,12 +118,6 @@ export const PILL_TIME_WORDS: Readonly<Record<PillTime, string>> = {
   evening: 'Evening',
   night: 'Night',
 };
-/** A Monday: names of the days of a week are counted from it. */
-const A_MONDAY = '2026-11-30';
-/** `Mon` for `MO`. */
-export const dayOfWeekName = (day: (typeof RULE_DAYS)[number]): string =>
-  weekdayWords(addDays(A_MONDAY, RULE_DAYS.indexOf(day)));
-
 const FRACTIONS: Readonly<Record<number, string>> = { 250: '¼', 500: '½', 750: '¾' };
 /** `1`, `½`, `1½`; what is no quarter as a decimal. */
 export function fractionWords(thousandths: number): string {
@@ -145,7 +138,7 @@ export function pillsWords(typed: PillsTyped): string {
   const amounts = PILL_TIMES.flatMap((time) =>
     typed[time] === 0 ? [] : [`${fractionWords(typed[time])} ${IN[time]}`],
   ).join(', ');
-  return typed.days.length === 0 ? amounts : `${amounts}; ${typed.days.map(dayOfWeekName).join(', ')}`;
+  return typed.days.length === 0 ? amounts : `${amounts}; ${typed.days.map(ruleDayWords).join(', ')}`;
 }
 
 /** Of too little: `4 tablets are there that keep to 6 Dec: 3 tablets missing`. */

@@ -1,20 +1,4 @@
-import {
-  choiceOfRule,
-  isDateOfSomeYear,
-  NTHS,
-  ONCE,
-  partsOf,
-  readDate,
-  rhythmProblem,
-  RULE_DAYS,
-  ruleOfChoice,
-  type CivilDate,
-  type DateHabits,
-  type Nth,
-  type Rhythm,
-  type RuleChoice,
-  type RuleDay,
-} from '@ours/core';
+import { NTHS, RULE_DAYS, type DateHabits, type Nth } from '@ours/core';
 import { useState } from 'react';
 import { YStack } from 'tamagui';
 import { Choices } from '@/kit/form/Choices';
@@ -23,12 +7,13 @@ import { Field } from '@/kit/form/Field';
 import { Stepper } from '@/kit/form/Stepper';
 import { Toggles } from '@/kit/form/Toggles';
 import { LabelledLine } from '@/kit/layout/LabelledLine';
+import { ruleDayWords } from '@/kit/text/dayWords';
 import { Small, Strong } from '@/kit/text/Text';
 import { useHousehold } from '@/shared/HouseholdProvider';
 import { ItemPicker } from '@/shared/ItemPicker';
-import { everyWords, NTH_WORDS, RHYTHM_PROBLEMS, ruleDay, shortDayName, WEEKDAY_CHOICES } from './words';
+import type { How, RhythmDraft } from './rhythmDraft';
+import { everyWords, NTH_WORDS, WEEKDAY_CHOICES } from './words';
 
-type How = 'days' | 'week' | 'month' | 'year' | 'once' | 'after' | 'season' | 'stock' | 'own';
 const HOWS: readonly { value: How; label: string }[] = [
   { value: 'week', label: 'Weekly' },
   { value: 'month', label: 'Monthly' },
@@ -40,111 +25,6 @@ const HOWS: readonly { value: How; label: string }[] = [
   { value: 'once', label: 'Once' },
   { value: 'own', label: 'A rule' },
 ];
-
-/** When a round falls due, as it is being written. */
-export interface RhythmDraft {
-  how: How;
-  intervals: { days: number; week: number; month: number };
-  weekdays: RuleDay[];
-  monthBy: 'weekday' | 'day';
-  nth: Nth;
-  weekday: RuleDay;
-  /** As typed: a day of the month, and a day of the year. */
-  monthDay: string;
-  yearDay: string;
-  afterDays: number;
-  itemId: string | null;
-  rule: string;
-  startsOn: CivilDate;
-  /** Something unreadable stands where the first day is written. */
-  startUnread: boolean;
-}
-
-const MONTHS = 'jan feb mar apr may jun jul aug sep oct nov dec'.split(' ');
-
-/** What a rhythm says, ready to be changed. */
-export function draftOf(rhythm: Rhythm | null, startsOn: CivilDate, today: CivilDate): RhythmDraft {
-  const rule = rhythm?.rule ?? '';
-  const choice = rhythm?.kind === 'rule' ? choiceOfRule(rule) : null;
-  const draft: RhythmDraft = {
-    how: rhythm === null ? 'week' : rhythm.kind !== 'rule' ? rhythm.kind : rule === ONCE ? 'once' : howOf(choice),
-    intervals: { days: 2, week: 1, month: 1 },
-    weekdays: [ruleDay(today)],
-    monthBy: 'weekday',
-    nth: 1,
-    weekday: ruleDay(today),
-    monthDay: '',
-    yearDay: '',
-    afterDays: rhythm?.days ?? 30,
-    itemId: rhythm?.itemId ?? null,
-    rule,
-    startsOn,
-    startUnread: false,
-  };
-  if (choice?.every === 'day') draft.intervals.days = choice.interval;
-  if (choice?.every === 'week') {
-    draft.intervals.week = choice.interval;
-    draft.weekdays = choice.days;
-  }
-  if (choice?.every === 'month') {
-    draft.intervals.month = choice.interval;
-    if ('day' in choice.on) Object.assign(draft, { monthBy: 'day', monthDay: String(choice.on.day) });
-    else Object.assign(draft, choice.on);
-  }
-  if (choice?.every === 'year') draft.yearDay = `${choice.day} ${MONTHS[choice.month - 1]}`;
-  return draft;
-}
-const howOf = (choice: RuleChoice | null): How =>
-  choice === null ? 'own' : choice.every === 'day' ? 'days' : choice.every;
-
-/** The rhythm that is written, or one sentence on what is wrong with it. */
-export function rhythmOf(draft: RhythmDraft, habits: DateHabits): { rhythm: Rhythm } | { problem: string } {
-  const { how, intervals } = draft;
-  if (draft.startUnread)
-    return { problem: 'The first day cannot be read; write for example 12 mar, or nothing for today.' };
-  const of = (rhythm: Rhythm): { rhythm: Rhythm } | { problem: string } => {
-    const problem = rhythmProblem(rhythm, draft.startsOn);
-    return problem ? { problem: RHYTHM_PROBLEMS[problem] } : { rhythm };
-  };
-  const by = (choice: RuleChoice): ReturnType<typeof of> =>
-    of({ kind: 'rule', rule: ruleOfChoice(choice), days: null });
-  switch (how) {
-    case 'days':
-      return by({ every: 'day', interval: intervals.days });
-    case 'week':
-      return draft.weekdays.length === 0
-        ? { problem: RHYTHM_PROBLEMS.no_day }
-        : by({ every: 'week', interval: intervals.week, days: draft.weekdays });
-    case 'month': {
-      if (draft.monthBy === 'weekday')
-        return by({ every: 'month', interval: intervals.month, on: { nth: draft.nth, weekday: draft.weekday } });
-      const day = /^\d{1,2}$/.test(draft.monthDay.trim()) ? Number(draft.monthDay) : 0;
-      return day >= 1 && day <= 31
-        ? by({ every: 'month', interval: intervals.month, on: { day } })
-        : { problem: `“${draft.monthDay}” is no day of a month; write a number from 1 to 31.` };
-    }
-    case 'year': {
-      const { yearDay } = draft;
-      const read = readDate(yearDay, habits);
-      if (read.kind !== 'date' || yearDay.trim() === '')
-        return { problem: `“${yearDay}” is a day of no year; write for example 5 jun.` };
-      const { month, day } = partsOf(read.on);
-      return isDateOfSomeYear(month, day)
-        ? by({ every: 'year', month, day })
-        : { problem: `“${yearDay}” is a day of no year; write for example 5 jun.` };
-    }
-    case 'once':
-      return of({ kind: 'rule', rule: ONCE, days: null });
-    case 'own':
-      return of({ kind: 'rule', rule: draft.rule.trim().toUpperCase(), days: null });
-    case 'after':
-      return of({ kind: 'after', rule: null, days: draft.afterDays });
-    case 'season':
-      return of({ kind: 'season', rule: null, days: null });
-    case 'stock':
-      return of({ kind: 'stock', rule: null, days: null, itemId: draft.itemId });
-  }
-}
 
 /** When a round falls due: how it comes back, on which days, from when on. */
 export function RhythmFields({
@@ -179,7 +59,7 @@ export function RhythmFields({
       {how === 'week' ? (
         <Toggles
           label="On"
-          all={RULE_DAYS.map((id) => ({ id, name: shortDayName(id) }))}
+          all={RULE_DAYS.map((id) => ({ id, name: ruleDayWords(id) }))}
           chosen={draft.weekdays}
           onChange={(chosen) => set({ weekdays: RULE_DAYS.filter((day) => chosen.includes(day)) })}
         />

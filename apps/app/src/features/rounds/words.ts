@@ -1,6 +1,5 @@
 import type { CalendarHolds } from '@ours/contracts';
 import {
-  addDays,
   choiceOfRule,
   ONCE,
   RULE_DAYS,
@@ -25,7 +24,7 @@ import {
 } from '@ours/core';
 import { standWords } from '@/shared/standWords';
 import { counted } from '@/kit/text/counted';
-import { dayWords, longWeekdayWords, spanWords, weekdayAndDay, weekdayWords } from '@/kit/text/dayWords';
+import { dayWords, longRuleDayWords, ruleDayWords, spanWords, weekdayAndDay, yearDayWords } from '@/kit/text/dayWords';
 
 /** What the ready-made rounds are called, and what is done in them. */
 export const ROUND_NAMES: Readonly<Record<RoundKind, string>> = {
@@ -79,11 +78,6 @@ export const ROUND_STEPS: Readonly<Partial<Record<RoundKind, readonly string[]>>
   ],
 };
 
-/** A Monday: names of days are counted from it. */
-const A_MONDAY = '2026-01-05';
-const dayNamed = (day: RuleDay): CivilDate => addDays(A_MONDAY, RULE_DAYS.indexOf(day));
-const nameOf = (day: RuleDay): string => longWeekdayWords(dayNamed(day));
-export const shortDayName = (day: RuleDay): string => weekdayWords(dayNamed(day));
 export const NTH_WORDS: Readonly<Record<Nth, string>> = {
   1: 'first',
   2: 'second',
@@ -119,21 +113,18 @@ export function rhythmWords({ kind, rule, days }: Rhythm, thing = 'it'): string 
     case 'day':
       return everyWords('days', choice.interval);
     case 'week': {
-      const days = listed(choice.days.map(nameOf));
+      const days = listed(choice.days.map(longRuleDayWords));
       return choice.interval === 1 ? `every ${days}` : `${everyWords('week', choice.interval)} on ${days}`;
     }
     case 'month': {
       const on =
         'day' in choice.on
           ? `on day ${choice.on.day}`
-          : `on the ${NTH_WORDS[choice.on.nth]} ${nameOf(choice.on.weekday)}`;
+          : `on the ${NTH_WORDS[choice.on.nth]} ${longRuleDayWords(choice.on.weekday)}`;
       return choice.interval === 1 ? `${on} of the month` : `${on}, ${everyWords('month', choice.interval)}`;
     }
-    case 'year': {
-      // A leap year has every day; said of the same year it is said without it.
-      const on = `2024-${String(choice.month).padStart(2, '0')}-${String(choice.day).padStart(2, '0')}`;
-      return `every year on ${dayWords(on, on)}`;
-    }
+    case 'year':
+      return `every year on ${yearDayWords(choice.month, choice.day)}`;
     default:
       return rule ?? '';
   }
@@ -198,7 +189,7 @@ export const afreshWords = (missed: number): string =>
 /** The weekday of a day as a rule names it. */
 export const ruleDay = (day: CivilDate): RuleDay =>
   RULE_DAYS[(weekday(day) + RULE_DAYS.length - 1) % RULE_DAYS.length]!;
-export const WEEKDAY_CHOICES = RULE_DAYS.map((day) => ({ value: day, label: shortDayName(day) }));
+export const WEEKDAY_CHOICES = RULE_DAYS.map((day) => ({ value: day, label: ruleDayWords(day) }));
 
 /** What was counted against what was expected, said after. */
 export const countedWords = (expected: string, found: string): string =>

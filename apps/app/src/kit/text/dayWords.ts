@@ -1,4 +1,4 @@
-import { daysBetween, type CivilDate } from '@ours/core';
+import { addDays, daysBetween, RULE_DAYS, type CivilDate, type RuleDay } from '@ours/core';
 
 const parts = (options: Intl.DateTimeFormatOptions): Intl.DateTimeFormat =>
   new Intl.DateTimeFormat('en-US', { timeZone: 'UTC', ...options });
@@ -21,6 +21,19 @@ const at = (date: CivilDate): Date => new Date(`${date}T00:00:00Z`);
 export const weekdayWords = (date: CivilDate): string => weekday.format(at(date));
 /** The whole name of a weekday: `Saturday`. */
 export const longWeekdayWords = (date: CivilDate): string => longWeekday.format(at(date));
+/** A Monday: names of days of a week are counted from it. */
+const A_MONDAY = '2026-11-30';
+/** A day with the weekday that a rule names. */
+const dayOfRule = (day: RuleDay): CivilDate => addDays(A_MONDAY, RULE_DAYS.indexOf(day));
+/** The weekday that a rule names, short: `Mon` for `MO`. */
+export const ruleDayWords = (day: RuleDay): string => weekdayWords(dayOfRule(day));
+/** Its whole name: `Monday` for `MO`. */
+export const longRuleDayWords = (day: RuleDay): string => longWeekdayWords(dayOfRule(day));
+/** A day of every year: `5 Jun`. A leap year has all of them. */
+export function yearDayWords(month: number, day: number): string {
+  const on = `2024-${String(month).padStart(2, '0')}-${String(day).padStart(2, '0')}`;
+  return dayWords(on, on);
+}
 /** A day with its weekday: `Sat 28 Nov`. */
 export const weekdayAndDay = (date: CivilDate, today: CivilDate): string =>
   `${weekdayWords(date)} ${dayWords(date, today)}`;
